@@ -1,0 +1,47 @@
+package shim.core.crank;
+
+import java.util.List;
+import shim.core.engine.Position;
+
+/**
+ * A setting order: where to bar and what to set there.
+ *
+ * @param school the school followed
+ * @param stops in the order they are reached, barring only in the running direction
+ * @param worstSlackDeg slack at the tightest valve, crank degrees
+ * @param totalBarDeg barring from the first stop to the last, crank degrees
+ */
+public record SettingPlan(
+    School school, List<Stop> stops, double worstSlackDeg, double totalBarDeg) {
+
+  /** One valve to be set at a stop, with its slack there in crank degrees. */
+  public record Setting(Position position, double slackDeg) {}
+
+  /**
+   * @param crankDeg crank position in the cycle, degrees after compression TDC of the first in
+   *     firing order
+   * @param barDeg barring from the stop before, crank degrees; 0 for the first
+   */
+  public record Stop(double crankDeg, double barDeg, List<Setting> settings) {
+    public Stop {
+      settings = List.copyOf(settings);
+    }
+  }
+
+  public SettingPlan {
+    stops = List.copyOf(stops);
+  }
+
+  /** Valves this plan would set on their lobe or ramp: a plan with any is not to be followed. */
+  public List<Setting> offBaseCircle() {
+    return stops.stream()
+        .flatMap(s -> s.settings().stream())
+        .filter(s -> s.slackDeg() < 0)
+        .toList();
+  }
+
+  /** All valves in working order. */
+  public List<Position> workingOrder() {
+    return stops.stream().flatMap(s -> s.settings().stream()).map(Setting::position).toList();
+  }
+}

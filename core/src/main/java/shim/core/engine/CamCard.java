@@ -1,0 +1,56 @@
+package shim.core.engine;
+
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * The two lobes of a cam as the card gives them, each taken as symmetric about its centre.
+ *
+ * @param intake intake lobe
+ * @param exhaust exhaust lobe
+ */
+public record CamCard(Lobe intake, Lobe exhaust) {
+
+  /** Duration between the two points of a tappet lift: lift in inch, duration in crank degrees. */
+  public record Duration(double tappetLiftIn, double durationDeg) {}
+
+  /**
+   * @param lobeLiftIn lift of the tappet, inch
+   * @param durations at one or more tappet lifts, lowest lift first, durations falling
+   * @param centreDeg lobe centre: intake after, exhaust before gas-exchange TDC, crank degrees
+   */
+  public record Lobe(
+      ValveKind kind, double lobeLiftIn, List<Duration> durations, double centreDeg) {
+    public Lobe {
+      durations =
+          durations.stream().sorted(Comparator.comparingDouble(Duration::tappetLiftIn)).toList();
+      if (durations.isEmpty()) {
+        throw new IllegalArgumentException("a lobe needs at least one duration");
+      }
+    }
+
+    /** The duration at the smallest tappet lift known: the one that bounds the free window. */
+    public Duration lowest() {
+      return durations.get(0);
+    }
+
+    /** Lobe centre as a phase of the cylinder's cycle, crank degrees after compression TDC. */
+    public double centrePhaseDeg() {
+      return kind == ValveKind.INTAKE ? 360 + centreDeg : 360 - centreDeg;
+    }
+  }
+
+  public Lobe lobe(ValveKind kind) {
+    return kind == ValveKind.INTAKE ? intake : exhaust;
+  }
+
+  /** Lobe separation angle, (ICL + ECL) / 2, in degrees. */
+  public double lsaDeg() {
+    return (intake.centreDeg() + exhaust.centreDeg()) / 2;
+  }
+
+  /** How far the cam is put in ahead of straight up: LSA - ICL, crank degrees. */
+  public double advanceDeg() {
+    return lsaDeg() - intake.centreDeg();
+  }
+}

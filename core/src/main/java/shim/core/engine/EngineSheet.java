@@ -1,0 +1,132 @@
+package shim.core.engine;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * An engine as the technician writes it down: every field may still be missing, numbers stand as
+ * typed, lists of cylinders and valves are the short text a person writes. {@link SheetCheck} reads
+ * it into an {@link Engine} and says what does not fit.
+ */
+public record EngineSheet(
+    @Nullable String name,
+    @Nullable LayoutSheet layout,
+    @Nullable DriveSheet drive,
+    @Nullable BottomEnd bottomEnd,
+    @Nullable CamSheet cam,
+    @Nullable RulesSheet rules,
+    @Nullable UseSheet use) {
+
+  /**
+   * @param firingOrder such as {@code 1-8-4-3-6-5-7-2}
+   * @param intervals degrees between firings such as {@code 90-150-90-150}; blank for even fire
+   */
+  public record LayoutSheet(
+      Layout.@Nullable Arrangement arrangement,
+      @Nullable List<BankSheet> banks,
+      @Nullable String firingOrder,
+      @Nullable String intervals,
+      Layout.@Nullable Rotation rotation) {}
+
+  /**
+   * @param cylinders front to rear, such as {@code 1 3 5 7}
+   * @param valveOrder front to rear, such as {@code E I I E E I I E}
+   */
+  public record BankSheet(
+      @Nullable String name, @Nullable String cylinders, @Nullable String valveOrder) {}
+
+  /**
+   * @param thread adjuster thread by name, {@code 3/8-24}, {@code M8x1}, or a pitch {@code 0.75 mm}
+   * @param plungerTravelIn hydraulic lifter's total plunger travel, inch
+   * @param preloadTurns wanted preload of a hydraulic lifter, turns of the adjuster from zero lash
+   * @param partsIn lengths or shim sizes to be had, inch: {@code 7.800 7.825 7.850}
+   * @param partIntakeIn pushrod or shim now in at the intakes, inch
+   * @param linkBars lifters tied in pairs
+   * @param fixingClampsHead the rocker fixing clamps the head too
+   */
+  public record DriveSheet(
+      @Nullable Lifter lifter,
+      @Nullable Rocker rocker,
+      @Nullable Double ratioIntake,
+      @Nullable Double ratioExhaust,
+      @Nullable Adjuster adjuster,
+      @Nullable String thread,
+      @Nullable Double plungerTravelIn,
+      @Nullable Double preloadTurns,
+      @Nullable String partsIn,
+      @Nullable Double partIntakeIn,
+      @Nullable Double partExhaustIn,
+      @Nullable Boolean linkBars,
+      @Nullable Boolean fixingClampsHead,
+      @Nullable String clampNote,
+      @Nullable Boolean intakeOverLifters) {}
+
+  /**
+   * @param staticTimingDeg ignition timing at which the rotor points at a lead, crank degrees
+   *     before TDC
+   */
+  public record BottomEnd(
+      @Nullable Double boreIn,
+      @Nullable Double strokeIn,
+      @Nullable Double rodIn,
+      @Nullable Material block,
+      @Nullable Material heads,
+      @Nullable Double staticTimingDeg) {}
+
+  /** Where on the valve train a lift is measured. */
+  public enum LiftAt {
+    LOBE,
+    VALVE
+  }
+
+  /** One line of a cam card: duration in crank degrees between the two points of this lift. */
+  public record DurationPoint(@Nullable Double tappetLiftIn, @Nullable Double durationDeg) {}
+
+  /** The card's four events in degrees; negative when on the other side of dead centre. */
+  public record Events(
+      @Nullable Double atTappetLiftIn,
+      @Nullable Double ivoBtdcDeg,
+      @Nullable Double ivcAbdcDeg,
+      @Nullable Double evoBbdcDeg,
+      @Nullable Double evcAtdcDeg) {}
+
+  /**
+   * @param liftAt whether the lifts are the lobe's or the gross lift at the valve
+   * @param lashState state in which the lash figures apply
+   */
+  public record CamSheet(
+      @Nullable String card,
+      @Nullable LiftAt liftAt,
+      @Nullable Double liftIntakeIn,
+      @Nullable Double liftExhaustIn,
+      @Nullable List<DurationPoint> intake,
+      @Nullable List<DurationPoint> exhaust,
+      @Nullable Double lsaDeg,
+      @Nullable Double intakeCentreDeg,
+      @Nullable Events events,
+      @Nullable Double lashIntakeIn,
+      @Nullable Double lashExhaustIn,
+      @Nullable Double floorIntakeIn,
+      @Nullable Double floorExhaustIn,
+      @Nullable HeatState lashState) {}
+
+  /**
+   * @param rampMarginDeg margin a side kept from the card's duration; blank takes the usual one
+   * @param balancerMarks degrees marked on the balancer, such as {@code 0 90 180 270}
+   */
+  public record RulesSheet(
+      @Nullable HotColdSchool hotCold,
+      @Nullable Double fixedColdMinusHotIn,
+      @Nullable Double toleranceIn,
+      @Nullable Double feelerStepIn,
+      @Nullable Double rampMarginDeg,
+      @Nullable String school,
+      @Nullable String balancerMarks) {}
+
+  /** Usage beside hours, boost, and the class rules that touch this work. */
+  public record UseSheet(
+      @Nullable String unit, @Nullable Double boostPsi, @Nullable List<ClassRule> classRules) {}
+
+  /** A rule of the class with where and when it was read. */
+  public record ClassRule(@Nullable String rule, @Nullable String source, @Nullable String date) {}
+}

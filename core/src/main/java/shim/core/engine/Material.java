@@ -1,0 +1,7 @@
+package shim.core.engine;
+
+/** What a block or head is cast from. */
+public enum Material {
+  IRON,
+  ALUMINIUM
+}

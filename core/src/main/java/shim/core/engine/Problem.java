@@ -1,0 +1,19 @@
+package shim.core.engine;
+
+/**
+ * Something on a sheet that does not fit, in a technician's words.
+ *
+ * @param field path of the field, such as {@code layout.firingOrder}
+ * @param weight whether it stops the work or is only asked
+ * @param message what is wrong and what was expected
+ */
+public record Problem(String field, Weight weight, String message) {
+
+  /** How a problem is treated. */
+  public enum Weight {
+    /** Cannot be used as it stands. */
+    REFUSED,
+    /** Unlikely but possible: kept, and asked about. */
+    ASKED
+  }
+}

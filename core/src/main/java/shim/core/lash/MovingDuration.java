@@ -1,0 +1,69 @@
+package shim.core.lash;
+
+import java.util.List;
+import java.util.Locale;
+import shim.core.engine.CamCard;
+import shim.core.engine.CamCard.Duration;
+
+/**
+ * The duration at which the valve really moves: where the tappet has taken up the lash, at a tappet
+ * lift of lash / ratio. Inside the card's points it is interpolated (straight between points, so it
+ * always falls with lift); below the lowest point only a range can be given, never one number.
+ *
+ * @param tappetLiftIn lash / ratio, inch
+ * @param lowDeg least it can be, crank degrees
+ * @param highDeg most it can be, crank degrees; equal to the least when it is known
+ * @param words what it rests on
+ */
+public record MovingDuration(double tappetLiftIn, double lowDeg, double highDeg, String words) {
+
+  /**
+   * @param lashIn lash at the valve, inch
+   * @param ratio rocker ratio
+   */
+  public static MovingDuration of(CamCard.Lobe lobe, double lashIn, double ratio) {
+    double lift = lashIn / ratio;
+    List<Duration> points = lobe.durations();
+    Duration lowest = points.get(0);
+    if (lift < lowest.tappetLiftIn()) {
+      return below(points, lift);
+    }
+    for (int i = 1; i < points.size(); i++) {
+      Duration a = points.get(i - 1);
+      Duration b = points.get(i);
+      if (lift <= b.tappetLiftIn()) {
+        double part = (lift - a.tappetLiftIn()) / (b.tappetLiftIn() - a.tappetLiftIn());
+        double d = a.durationDeg() + part * (b.durationDeg() - a.durationDeg());
+        return new MovingDuration(lift, d, d, "between two points of the card");
+      }
+    }
+    Duration last = points.get(points.size() - 1);
+    boolean on = Math.abs(lift - last.tappetLiftIn()) < 1e-9;
+    return new MovingDuration(
+        lift,
+        on ? last.durationDeg() : 0,
+        last.durationDeg(),
+        on ? "a point of the card" : "above the card's highest point: at most this");
+  }
+
+  private static MovingDuration below(List<Duration> points, double lift) {
+    Duration lowest = points.get(0);
+    String at = String.format(Locale.ROOT, "%.3f", lowest.tappetLiftIn());
+    if (points.size() == 1) {
+      return new MovingDuration(
+          lift,
+          lowest.durationDeg(),
+          Double.NaN,
+          "below the card's only point at " + at + ": at least this");
+    }
+    Duration next = points.get(1);
+    double slope =
+        (lowest.durationDeg() - next.durationDeg()) / (next.tappetLiftIn() - lowest.tappetLiftIn());
+    double high = lowest.durationDeg() + slope * (lowest.tappetLiftIn() - lift);
+    return new MovingDuration(
+        lift,
+        lowest.durationDeg(),
+        high,
+        "below the card's lowest point at " + at + ": a range, up to a straight extrapolation");
+  }
+}

@@ -1,0 +1,3 @@
+/** Robust statistics of small sets. */
+@org.jspecify.annotations.NullMarked
+package shim.core.stats;

@@ -1,0 +1,3 @@
+/** Unit factors and the reading of lengths as people type them. */
+@org.jspecify.annotations.NullMarked
+package shim.core.unit;

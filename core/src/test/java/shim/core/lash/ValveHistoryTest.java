@@ -1,0 +1,103 @@
+package shim.core.lash;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import shim.core.engine.HeatState;
+import shim.core.engine.Position;
+import shim.core.engine.ValveKind;
+import shim.core.lash.ValveHistory.ChainChange;
+import shim.core.lash.ValveHistory.Drift;
+import shim.core.lash.ValveHistory.Visit;
+
+class ValveHistoryTest {
+  private static final Position E3 = Position.parse("3E");
+
+  private static Visit visit(
+      Position p, long order, double hours, HeatState state, Double found, Double left) {
+    return new Visit(p, order, hours, state, found, left);
+  }
+
+  @Test
+  void driftComparesOnlyWithTheSameTemperatureState() {
+    ValveHistory h =
+        new ValveHistory(
+            List.of(
+                visit(E3, 1, 2.0, HeatState.HOT, 0.020, 0.018),
+                visit(E3, 2, 2.5, HeatState.COLD, 0.012, 0.012)),
+            List.of());
+    Drift drift = h.drift(E3, HeatState.HOT, 3, 4.0, 0.021);
+    assertThat(drift).isInstanceOf(Drift.Known.class);
+    assertThat(((Drift.Known) drift).driftIn()).isCloseTo(0.003, within(1e-9));
+    assertThat(((Drift.Known) drift).hours()).isCloseTo(2.0, within(1e-9));
+  }
+
+  @Test
+  void aChangedPartStartsANewBaseline() {
+    ValveHistory h =
+        new ValveHistory(
+            List.of(visit(E3, 1, 2.0, HeatState.HOT, 0.020, 0.018)),
+            List.of(new ChainChange(E3, 2)));
+    assertThat(h.drift(E3, HeatState.HOT, 3, 4.0, 0.021))
+        .isInstanceOfSatisfying(
+            Drift.None.class, n -> assertThat(n.why()).contains("new baseline"));
+  }
+
+  @Test
+  void ownGrowthComesFromRoundsThatMeetWithNothingTouchedBetween() {
+    List<Position> valves = Stream.of("1I", "1E", "2I", "2E").map(Position::parse).toList();
+    List<Visit> visits = new ArrayList<>();
+    for (Position p : valves) {
+      double grows = p.kind() == ValveKind.INTAKE ? 0.005 : 0.007;
+      visits.add(visit(p, 1, 3.0, HeatState.COLD, 0.010, 0.012));
+      visits.add(visit(p, 2, 3.3, HeatState.HOT, 0.012 + grows, 0.018));
+    }
+    Growth growth = Growth.of(new ValveHistory(visits, List.of()), valves);
+    assertThat(growth.coldMinusHotIn(ValveKind.INTAKE).orElseThrow().mean())
+        .isCloseTo(-0.005, within(1e-9));
+    assertThat(growth.coldMinusHotIn(ValveKind.EXHAUST).orElseThrow().mean())
+        .isCloseTo(-0.007, within(1e-9));
+    Growth broken =
+        Growth.of(
+            new ValveHistory(
+                visits,
+                List.of(new ChainChange(valves.get(0), 2), new ChainChange(valves.get(2), 2))),
+            valves);
+    assertThat(broken.coldMinusHotIn(ValveKind.INTAKE)).isEmpty();
+    assertThat(broken.coldMinusHotIn(ValveKind.EXHAUST)).isPresent();
+  }
+
+  private static RoundStory.ValveLine line(
+      String position, double found, double left, double drift) {
+    Position p = Position.parse(position);
+    LashTarget target = new LashTarget(p.kind(), HeatState.HOT, 0.018, 0.014, 0.002, "test", null);
+    return new RoundStory.ValveLine(p, target, found, left, drift, null);
+  }
+
+  @Test
+  void oneValveOpeningIsNamedAgainstItsKindAndAWholeSetIsNot() {
+    List<RoundStory.ValveLine> lines =
+        List.of(
+            line("1E", 0.018, 0.018, 0.0004), line("2E", 0.018, 0.018, 0.0002),
+            line("3E", 0.018, 0.018, 0.0060), line("4E", 0.018, 0.018, -0.0003),
+            line("1I", 0.018, 0.018, 0.0001), line("2I", 0.018, 0.013, 0.0002));
+    RoundStory story = RoundStory.of(lines);
+    assertThat(story.first().get(0).words()).startsWith("3E opened 5.7 thou more");
+    assertThat(story.first())
+        .anySatisfy(l -> assertThat(l.words()).contains("2I left at 0.0130, under"));
+    List<RoundStory.ValveLine> shifted =
+        lines.stream()
+            .map(v -> line(v.position().toString(), v.foundIn(), 0.018, v.driftIn() + 0.004))
+            .toList();
+    RoundStory all = RoundStory.of(shifted);
+    assertThat(all.first()).anySatisfy(l -> assertThat(l.words()).contains("temperature"));
+    assertThat(all.first().stream().filter(l -> l.position() != null))
+        .as("shifting the whole round blames no other valve")
+        .extracting(RoundStory.Look::position)
+        .containsExactly(E3);
+  }
+}
