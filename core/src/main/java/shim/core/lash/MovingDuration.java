@@ -2,6 +2,7 @@ package shim.core.lash;
 
 import java.util.List;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 import shim.core.engine.CamCard;
 import shim.core.engine.CamCard.Duration;
 
@@ -12,10 +13,12 @@ import shim.core.engine.CamCard.Duration;
  *
  * @param tappetLiftIn lash / ratio, inch
  * @param lowDeg least it can be, crank degrees
- * @param highDeg most it can be, crank degrees; equal to the least when it is known
+ * @param highDeg most it can be, crank degrees; equal to the least when it is known, null when the
+ *     card cannot bound it
  * @param words what it rests on
  */
-public record MovingDuration(double tappetLiftIn, double lowDeg, double highDeg, String words) {
+public record MovingDuration(
+    double tappetLiftIn, double lowDeg, @Nullable Double highDeg, String words) {
 
   /**
    * @param lashIn lash at the valve, inch
@@ -53,7 +56,7 @@ public record MovingDuration(double tappetLiftIn, double lowDeg, double highDeg,
       return new MovingDuration(
           lift,
           lowest.durationDeg(),
-          Double.NaN,
+          null,
           "below the card's only point at " + at + ": at least this");
     }
     Duration next = points.get(1);

@@ -1,0 +1,63 @@
+package shim.app.crank;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import java.util.List;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import shim.app.http.Refusal;
+import shim.core.crank.School;
+import shim.core.engine.Engine;
+import shim.core.engine.EngineSheet;
+import shim.core.engine.Problem;
+import shim.core.engine.SheetCheck;
+
+/** The setting order as stateless calls: sheet and school in; stops, slack and barring out. */
+@RestController
+class CrankController {
+  private static final String STOPS = "1 to 64 stops are possible";
+
+  /**
+   * @param stops number of stops for the best few
+   * @param onMarks keep the best few to the balancer's marks
+   */
+  record PlanRequest(
+      EngineSheet sheet,
+      School school,
+      @Min(value = 1, message = STOPS) @Max(value = 64, message = STOPS) int stops,
+      boolean onMarks) {}
+
+  /**
+   * @param stops number of stops for the best few
+   * @param onMarks keep the best few to the balancer's marks
+   */
+  record CompareRequest(
+      EngineSheet sheet,
+      @Min(value = 1, message = STOPS) @Max(value = 64, message = STOPS) int stops,
+      boolean onMarks) {}
+
+  @PostMapping("/api/calc/setting-plan")
+  Plans.PlanView plan(@RequestBody @Valid PlanRequest request) {
+    return Plans.plan(
+        engine(request.sheet()), request.school(), request.stops(), request.onMarks());
+  }
+
+  @PostMapping("/api/calc/setting-plans")
+  Plans.Comparison compare(@RequestBody @Valid CompareRequest request) {
+    return Plans.compare(engine(request.sheet()), request.stops(), request.onMarks());
+  }
+
+  private static Engine engine(EngineSheet sheet) {
+    SheetCheck.Checked checked = SheetCheck.check(sheet);
+    List<Refusal.FieldError> errors =
+        checked.problems().stream()
+            .filter(p -> p.weight() == Problem.Weight.REFUSED)
+            .map(p -> new Refusal.FieldError("sheet." + p.field(), p.message()))
+            .toList();
+    return checked
+        .engine()
+        .orElseThrow(() -> Refusal.invalid("this sheet is no engine yet", errors));
+  }
+}

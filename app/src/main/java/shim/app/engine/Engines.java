@@ -1,0 +1,97 @@
+package shim.app.engine;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.http.Refusal;
+import shim.app.record.Because;
+import shim.core.engine.Engine;
+import shim.core.engine.EngineSheet;
+import shim.core.engine.Problem;
+import shim.core.engine.SheetCheck;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The engines of the team. */
+@Service
+@Transactional(readOnly = true)
+public class Engines {
+  private final EngineRows rows;
+  private final JsonMapper json;
+
+  Engines(EngineRows rows, JsonMapper json) {
+    this.rows = rows;
+    this.json = json;
+  }
+
+  /**
+   * A stored engine.
+   *
+   * @param version goes up with each change; a change names the one it was made on
+   */
+  public record Stored(UUID id, String name, int version, EngineSheet sheet) {
+    /** The sheet as a checked engine; a stored sheet always is one. */
+    public Engine engine() {
+      return SheetCheck.check(sheet).engine().orElseThrow();
+    }
+  }
+
+  public List<Stored> all() {
+    return rows.findAllByOrderByName().stream().map(this::stored).toList();
+  }
+
+  public Stored get(UUID id) {
+    return rows.findById(id)
+        .map(this::stored)
+        .orElseThrow(() -> Refusal.notFound("there is no such engine here"));
+  }
+
+  /**
+   * Keeps a sheet under an id the client made; safe to repeat.
+   *
+   * @param basedOn version the change was made on; null for a new engine
+   */
+  @Transactional
+  public Stored put(UUID id, EngineSheet sheet, @Nullable Integer basedOn, @Nullable String who) {
+    SheetCheck.Checked checked = SheetCheck.check(sheet);
+    if (checked.refused()) {
+      throw Refusal.invalid(
+          "the engine cannot be kept yet; what you typed is still here",
+          checked.problems().stream()
+              .filter(p -> p.weight() == Problem.Weight.REFUSED)
+              .map(p -> new Refusal.FieldError(p.field(), p.message()))
+              .toList());
+    }
+    String name = Optional.ofNullable(sheet.name()).orElseThrow().strip();
+    String text = json.writeValueAsString(sheet);
+    Optional<EngineRow> known = rows.findById(id);
+    Because.of(who, known.isEmpty() ? "new engine" : "sheet changed");
+    if (known.isEmpty()) {
+      return stored(rows.saveAndFlush(new EngineRow(id, name, text)));
+    }
+    EngineRow row = known.get();
+    boolean changed = !row.sheet().equals(text);
+    if (changed && basedOn != null && basedOn != row.version()) {
+      throw Refusal.conflict(
+          "someone else changed this engine meanwhile: open it again to see their change");
+    }
+    row.write(name, text);
+    return stored(rows.saveAndFlush(row));
+  }
+
+  private Stored stored(EngineRow row) {
+    return new Stored(row.id(), row.name(), row.version(), read(row.sheet()));
+  }
+
+  /** Reads a sheet kept as text, also by features that froze one. */
+  public EngineSheet read(String text) {
+    return json.readValue(text, EngineSheet.class);
+  }
+
+  /** A sheet as text, to be frozen. */
+  public String write(EngineSheet sheet) {
+    return json.writeValueAsString(sheet);
+  }
+}

@@ -1,0 +1,82 @@
+package shim.app.http;
+
+import com.fasterxml.jackson.databind.JavaType;
+import io.swagger.v3.core.converter.AnnotatedType;
+import io.swagger.v3.core.converter.ModelConverter;
+import io.swagger.v3.core.converter.ModelConverterContext;
+import io.swagger.v3.core.util.Json;
+import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.Schema;
+import java.lang.reflect.RecordComponent;
+import java.util.Arrays;
+import java.util.Iterator;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** The API's own description; the front end's types are made from it. */
+@Configuration
+class OpenApiSetup {
+  @Bean
+  OpenAPI description() {
+    return new OpenAPI()
+        .info(
+            new Info()
+                .title("Shim")
+                .version("1")
+                .description(
+                    "Lengths in inch, angles in degrees of crank rotation, running in engine"
+                        + " hours, temperatures in °F. The calls under /api/calc keep nothing:"
+                        + " check Shim's arithmetic with your own numbers."));
+  }
+
+  /** The document must not name the port it was read from. */
+  @Bean
+  OpenApiCustomizer noServer() {
+    return api -> api.setServers(List.of());
+  }
+
+  /** A record component is required unless it says it may be missing. */
+  @Bean
+  ModelConverter requiredUnlessNullable() {
+    return new RequiredUnlessNullable();
+  }
+
+  private static final class RequiredUnlessNullable implements ModelConverter {
+    @Override
+    public @Nullable Schema<?> resolve(
+        AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
+      Schema<?> schema = chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
+      JavaType java = Json.mapper().constructType(type.getType());
+      if (java.getRawClass().isRecord()) {
+        Schema<?> defined = schema == null ? null : defined(schema, context);
+        if (defined != null) {
+          Arrays.stream(java.getRawClass().getRecordComponents())
+              .filter(c -> !mayBeMissing(c))
+              .map(RecordComponent::getName)
+              .filter(
+                  n -> defined.getProperties() != null && defined.getProperties().containsKey(n))
+              .filter(n -> defined.getRequired() == null || !defined.getRequired().contains(n))
+              .forEach(defined::addRequiredItem);
+        }
+      }
+      return schema;
+    }
+
+    private static @Nullable Schema<?> defined(Schema<?> schema, ModelConverterContext context) {
+      if (schema.get$ref() == null) {
+        return schema;
+      }
+      String name = schema.get$ref().substring(schema.get$ref().lastIndexOf('/') + 1);
+      return context.getDefinedModels().get(name);
+    }
+
+    private static boolean mayBeMissing(RecordComponent c) {
+      return c.getAnnotatedType().isAnnotationPresent(Nullable.class)
+          || c.getType() == java.util.Optional.class;
+    }
+  }
+}

@@ -1,0 +1,15 @@
+package shim.app.http;
+
+import io.swagger.v3.oas.annotations.Hidden;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+
+/** Every address of the front end is answered with the one page that routes it. */
+@Hidden
+@Controller
+class PagesController {
+  @GetMapping({"/engines/**", "/rounds/**", "/keys"})
+  String page() {
+    return "forward:/index.html";
+  }
+}

@@ -1,0 +1,50 @@
+package shim.app.http;
+
+import java.util.List;
+
+/** Input that cannot be taken, in the user's words, with every field that is at fault. */
+public class Refusal extends RuntimeException {
+  private static final long serialVersionUID = 1L;
+  private final transient List<FieldError> errors;
+  private final Kind kind;
+
+  /** A field by its path and what is wrong with it. */
+  public record FieldError(String field, String message) {}
+
+  /** What kind of refusal: the problem's type and status follow from it. */
+  public enum Kind {
+    INVALID,
+    NOT_FOUND,
+    CONFLICT
+  }
+
+  private Refusal(Kind kind, String message, List<FieldError> errors) {
+    super(message);
+    this.kind = kind;
+    this.errors = List.copyOf(errors);
+  }
+
+  public static Refusal invalid(String message, List<FieldError> errors) {
+    return new Refusal(Kind.INVALID, message, errors);
+  }
+
+  public static Refusal invalid(String field, String message) {
+    return new Refusal(Kind.INVALID, message, List.of(new FieldError(field, message)));
+  }
+
+  public static Refusal notFound(String message) {
+    return new Refusal(Kind.NOT_FOUND, message, List.of());
+  }
+
+  public static Refusal conflict(String message) {
+    return new Refusal(Kind.CONFLICT, message, List.of());
+  }
+
+  public Kind kind() {
+    return kind;
+  }
+
+  public List<FieldError> errors() {
+    return errors;
+  }
+}

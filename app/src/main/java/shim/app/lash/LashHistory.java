@@ -1,0 +1,240 @@
+package shim.app.lash;
+
+import jakarta.persistence.EntityManager;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.hibernate.envers.AuditReaderFactory;
+import org.hibernate.envers.RevisionType;
+import org.hibernate.envers.query.AuditEntity;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.engine.Engines;
+import shim.app.http.Refusal;
+import shim.app.record.Revision;
+import shim.core.crank.CrankModel;
+import shim.core.crank.Overshoot;
+import shim.core.engine.Engine;
+import shim.core.engine.HeatState;
+import shim.core.engine.Position;
+import shim.core.engine.ValveKind;
+import shim.core.lash.Growth;
+import shim.core.lash.LashTarget;
+import shim.core.lash.ValveHistory;
+
+/** Lash over rounds and hours, and who corrected what. */
+@Service
+@Transactional(readOnly = true)
+class LashHistory {
+  private final RoundRows rounds;
+  private final ReadingRows readings;
+  private final ChainChangeRows changes;
+  private final LashPast past;
+  private final RoundReader reader;
+  private final Engines engines;
+  private final EntityManager entities;
+
+  LashHistory(
+      RoundRows rounds,
+      ReadingRows readings,
+      ChainChangeRows changes,
+      LashPast past,
+      RoundReader reader,
+      Engines engines,
+      EntityManager entities) {
+    this.rounds = rounds;
+    this.readings = readings;
+    this.changes = changes;
+    this.past = past;
+    this.reader = reader;
+    this.engines = engines;
+    this.entities = entities;
+  }
+
+  /** One round in a list. */
+  record RoundLine(
+      UUID id,
+      HeatState state,
+      String hand,
+      double engineHours,
+      Instant startedAt,
+      @Nullable String signedBy,
+      int read,
+      int valves) {}
+
+  /** One visit to one valve; inch and engine hours. */
+  record Point(
+      double engineHours,
+      HeatState state,
+      @Nullable Double foundIn,
+      @Nullable Double leftIn,
+      @Nullable Double driftIn,
+      Instant at) {}
+
+  /** One valve's life. */
+  record ValveLash(Position position, List<Point> points) {}
+
+  /** A part changed at some valves. */
+  record ChangeLine(
+      UUID id,
+      ChainChangeRow.Part part,
+      List<Position> valves,
+      double engineHours,
+      Instant at,
+      String hand,
+      @Nullable String note) {}
+
+  /** Own growth of a kind: cold minus hot, inch. */
+  record GrowthLine(ValveKind kind, double coldMinusHotIn, double sdIn, int pairs) {}
+
+  /** An engine's lash over its rounds. */
+  record EngineLash(
+      List<ValveLash> valves,
+      List<ChangeLine> changes,
+      List<LashTarget> targets,
+      List<GrowthLine> growth) {}
+
+  /** A valve that may be set where the crank stands, with its slack in crank degrees. */
+  record Settable(Position position, double slackDeg) {}
+
+  /** The crank went past its stop; degrees of crank. */
+  record PastStop(List<Settable> settableHere, double roundDeg) {}
+
+  /** One change of one reading. */
+  record ReadingRevision(
+      Position valve,
+      ReadingRow.Phase phase,
+      RevisionType change,
+      @Nullable String typed,
+      ReadingRow.Form form,
+      @Nullable String who,
+      @Nullable String why,
+      Instant at) {}
+
+  List<RoundLine> rounds(UUID engineId) {
+    int valves = engines.get(engineId).engine().layout().positions().size();
+    List<RoundRow> all = rounds.findByEngineIdOrderByStartedAt(engineId);
+    Map<UUID, Long> read =
+        readings.findByRoundIdIn(all.stream().map(r -> r.id).toList()).stream()
+            .filter(r -> r.phase == ReadingRow.Phase.LEFT)
+            .collect(Collectors.groupingBy(r -> r.roundId, Collectors.counting()));
+    return all.stream()
+        .sorted(Comparator.comparing((RoundRow r) -> r.startedAt).reversed())
+        .map(
+            r ->
+                new RoundLine(
+                    r.id,
+                    r.state,
+                    r.hand,
+                    r.engineHours,
+                    r.startedAt,
+                    r.signedBy,
+                    read.getOrDefault(r.id, 0L).intValue(),
+                    valves))
+        .toList();
+  }
+
+  EngineLash lash(UUID engineId) {
+    Engine engine = engines.get(engineId).engine();
+    ValveHistory history = past.of(engineId, engine).history();
+    List<ValveLash> valves =
+        engine.layout().positions().stream().map(p -> valve(history, p)).toList();
+    List<LashTarget> targets = new ArrayList<>();
+    if (!engine.drive().lifter().hydraulic()) {
+      for (HeatState state : HeatState.values()) {
+        targets.addAll(reader.targets(engineId, state));
+      }
+    }
+    Growth growth = Growth.of(history, engine.layout().positions());
+    return new EngineLash(
+        valves,
+        changes.findByEngineIdOrderByChangedAt(engineId).stream().map(LashHistory::line).toList(),
+        targets,
+        growth.byKind().entrySet().stream()
+            .map(
+                e ->
+                    new GrowthLine(
+                        e.getKey(), e.getValue().mean(), e.getValue().sd(), e.getValue().n()))
+            .sorted(Comparator.comparing(GrowthLine::kind))
+            .toList());
+  }
+
+  private static ChangeLine line(ChainChangeRow c) {
+    return new ChangeLine(c.id, c.part, c.positions(), c.engineHours, c.changedAt, c.hand, c.note);
+  }
+
+  private static ValveLash valve(ValveHistory history, Position p) {
+    List<Point> points =
+        history.visits(p).stream()
+            .sorted(Comparator.comparingLong(ValveHistory.Visit::order))
+            .map(v -> point(history, v))
+            .toList();
+    return new ValveLash(p, points);
+  }
+
+  private static Point point(ValveHistory history, ValveHistory.Visit v) {
+    Double drift = null;
+    if (v.foundIn() != null
+        && history.drift(v.position(), v.state(), v.order(), v.engineHours(), v.foundIn())
+            instanceof ValveHistory.Drift.Known known) {
+      drift = known.driftIn();
+    }
+    return new Point(
+        v.engineHours(),
+        v.state(),
+        v.foundIn(),
+        v.leftIn(),
+        drift,
+        Instant.ofEpochMilli(v.order()));
+  }
+
+  PastStop pastStop(UUID id, double crankDeg, double missedDeg) {
+    RoundView view = reader.view(id);
+    Engine engine = engines.get(view.engineId()).engine();
+    CrankModel model =
+        CrankModel.of(engine)
+            .orElseThrow(() -> Refusal.invalid("crankDeg", "this engine has no cam card"));
+    Set<Position> todo = new HashSet<>();
+    view.valves().stream()
+        .filter(v -> v.status() != RoundView.Status.DONE)
+        .forEach(v -> todo.add(v.position()));
+    Overshoot past = Overshoot.of(model, crankDeg, missedDeg, todo);
+    return new PastStop(
+        past.settableHere().stream().map(s -> new Settable(s.position(), s.slackDeg())).toList(),
+        past.roundDeg());
+  }
+
+  @SuppressWarnings("unchecked") // Envers hands out untyped triples.
+  List<ReadingRevision> revisions(UUID roundId) {
+    List<Object[]> found =
+        AuditReaderFactory.get(entities)
+            .createQuery()
+            .forRevisionsOfEntity(ReadingRow.class, false, true)
+            .add(AuditEntity.property("roundId").eq(roundId))
+            .addOrder(AuditEntity.revisionNumber().asc())
+            .getResultList();
+    return found.stream()
+        .map(
+            o -> {
+              ReadingRow r = (ReadingRow) o[0];
+              Revision rev = (Revision) o[1];
+              return new ReadingRevision(
+                  Position.parse(r.valve),
+                  r.phase,
+                  (RevisionType) o[2],
+                  r.typed,
+                  r.form,
+                  rev.who(),
+                  rev.why(),
+                  Instant.ofEpochMilli(rev.atMillis()));
+            })
+        .toList();
+  }
+}

@@ -1,0 +1,120 @@
+package shim.app.lash;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import shim.core.engine.Engine;
+import shim.core.engine.Position;
+import shim.core.lash.Reading;
+import shim.core.lash.ValveHistory;
+
+/** Everything an engine's rounds have read, in core's terms. */
+@Component
+@Transactional(readOnly = true)
+class LashPast {
+  private final RoundRows rounds;
+  private final ReadingRows readings;
+  private final ChainChangeRows changes;
+
+  LashPast(RoundRows rounds, ReadingRows readings, ChainChangeRows changes) {
+    this.rounds = rounds;
+    this.readings = readings;
+    this.changes = changes;
+  }
+
+  /** One valve's part size at a time. */
+  private record PartAt(long order, double sizeIn) {}
+
+  /**
+   * @param history visits and chain changes, ordered by epoch millisecond
+   */
+  record Past(ValveHistory history, Map<Position, List<PartAt>> parts) {
+    ValveHistory historyBefore(RoundRow round) {
+      long now = order(round);
+      return new ValveHistory(
+          history.all().stream().filter(v -> v.order() < now).toList(), history.changes());
+    }
+
+    /** Pushrod or shim last known to be in before a round, inch. */
+    Optional<Double> partBefore(Position p, long order) {
+      return parts.getOrDefault(p, List.of()).stream()
+          .filter(x -> x.order() < order)
+          .max(Comparator.comparingLong(PartAt::order))
+          .map(PartAt::sizeIn);
+    }
+  }
+
+  static long order(RoundRow round) {
+    return round.startedAt.toEpochMilli();
+  }
+
+  Past of(UUID engineId, Engine engine) {
+    List<RoundRow> all = rounds.findByEngineIdOrderByStartedAt(engineId);
+    Map<UUID, List<ReadingRow>> byRound = new HashMap<>();
+    for (ReadingRow r : readings.findByRoundIdIn(all.stream().map(x -> x.id).toList())) {
+      byRound.computeIfAbsent(r.roundId, x -> new ArrayList<>()).add(r);
+    }
+    double step = engine.rules().feelerStepIn();
+    List<ValveHistory.Visit> visits = new ArrayList<>();
+    Map<Position, List<PartAt>> parts = new HashMap<>();
+    for (RoundRow round : all) {
+      List<ReadingRow> here = byRound.getOrDefault(round.id, List.of());
+      visits.addAll(visits(round, here, step));
+      for (ReadingRow r : here) {
+        if (r.partSizeIn != null) {
+          // As left comes after as found within one round.
+          long order = order(round) + r.phase.ordinal();
+          parts
+              .computeIfAbsent(Position.parse(r.valve), x -> new ArrayList<>())
+              .add(new PartAt(order, r.partSizeIn));
+        }
+      }
+    }
+    return new Past(new ValveHistory(visits, chainChanges(engineId)), parts);
+  }
+
+  private List<ValveHistory.ChainChange> chainChanges(UUID engineId) {
+    return changes.findByEngineIdOrderByChangedAt(engineId).stream()
+        .flatMap(
+            c ->
+                c.positions().stream()
+                    .map(p -> new ValveHistory.ChainChange(p, c.changedAt.toEpochMilli())))
+        .toList();
+  }
+
+  private static List<ValveHistory.Visit> visits(
+      RoundRow round, List<ReadingRow> rows, double step) {
+    Map<String, ReadingRow> found = new HashMap<>();
+    Map<String, ReadingRow> left = new HashMap<>();
+    rows.forEach(r -> (r.phase == ReadingRow.Phase.FOUND ? found : left).put(r.valve, r));
+    List<ValveHistory.Visit> visits = new ArrayList<>();
+    found.forEach(
+        (valve, f) -> {
+          ReadingRow l = left.get(valve);
+          Double foundIn = value(f, step);
+          Double leftIn =
+              l == null ? null : l.form == ReadingRow.Form.SAME ? foundIn : value(l, step);
+          visits.add(
+              new ValveHistory.Visit(
+                  Position.parse(valve),
+                  order(round),
+                  round.engineHours,
+                  round.state,
+                  foundIn,
+                  leftIn));
+        });
+    return visits;
+  }
+
+  private static @Nullable Double value(ReadingRow row, double step) {
+    Reading reading = row.reading(step);
+    return reading == null ? null : Double.valueOf(reading.valueIn());
+  }
+}

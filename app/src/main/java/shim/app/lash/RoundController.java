@@ -1,0 +1,119 @@
+package shim.app.lash;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import shim.app.http.Refusal;
+import shim.core.engine.HeatState;
+import shim.core.engine.Position;
+import shim.core.lash.LashTarget;
+
+/** The lash round. Every change answers with the whole round as it then stands. */
+@RestController
+class RoundController {
+  private final Rounds rounds;
+  private final RoundReader reader;
+  private final LashHistory history;
+
+  RoundController(Rounds rounds, RoundReader reader, LashHistory history) {
+    this.rounds = rounds;
+    this.reader = reader;
+    this.history = history;
+  }
+
+  /** Where the crank stands, in degrees of the cycle, and who says so. */
+  record CrankNow(double crankDeg, @NotBlank String by) {}
+
+  @GetMapping("/api/rounds/{id}")
+  RoundView round(@PathVariable UUID id) {
+    return reader.view(id);
+  }
+
+  @PutMapping("/api/rounds/{id}")
+  RoundView start(@PathVariable UUID id, @RequestBody @Valid Rounds.Start start) {
+    rounds.start(id, start);
+    return reader.view(id);
+  }
+
+  @PutMapping("/api/rounds/{id}/crank")
+  RoundView crank(@PathVariable UUID id, @RequestBody @Valid CrankNow now) {
+    if (!Double.isFinite(now.crankDeg())) {
+      throw Refusal.invalid("crankDeg", "the crank position must be a number of degrees");
+    }
+    rounds.crank(id, now.crankDeg(), now.by());
+    return reader.view(id);
+  }
+
+  @PutMapping("/api/rounds/{id}/readings/{readingId}")
+  RoundView read(
+      @PathVariable UUID id, @PathVariable UUID readingId, @RequestBody @Valid Rounds.Entry entry) {
+    rounds.read(id, readingId, entry, null);
+    return reader.view(id);
+  }
+
+  @DeleteMapping("/api/rounds/{id}/readings/{readingId}")
+  RoundView withdraw(
+      @PathVariable UUID id,
+      @PathVariable UUID readingId,
+      @RequestParam(required = false) @Nullable String hand,
+      @RequestParam(required = false) @Nullable String why) {
+    rounds.withdraw(id, readingId, hand, why);
+    return reader.view(id);
+  }
+
+  @PutMapping("/api/rounds/{id}/valves/{valve}")
+  RoundView look(
+      @PathVariable UUID id, @PathVariable String valve, @RequestBody @Valid Rounds.Look look) {
+    rounds.look(id, Position.parse(valve), look);
+    return reader.view(id);
+  }
+
+  @PutMapping("/api/rounds/{id}/signature")
+  RoundView sign(@PathVariable UUID id, @RequestBody @Valid Rounds.Signature signature) {
+    rounds.sign(id, signature);
+    return reader.view(id);
+  }
+
+  @GetMapping("/api/rounds/{id}/past-stop")
+  LashHistory.PastStop pastStop(
+      @PathVariable UUID id, @RequestParam double crankDeg, @RequestParam double missedDeg) {
+    return history.pastStop(id, crankDeg, missedDeg);
+  }
+
+  @GetMapping("/api/rounds/{id}/revisions")
+  List<LashHistory.ReadingRevision> revisions(@PathVariable UUID id) {
+    return history.revisions(id);
+  }
+
+  @GetMapping("/api/engines/{id}/rounds")
+  List<LashHistory.RoundLine> rounds(@PathVariable UUID id) {
+    return history.rounds(id);
+  }
+
+  @GetMapping("/api/engines/{id}/lash-history")
+  LashHistory.EngineLash lashHistory(@PathVariable UUID id) {
+    return history.lash(id);
+  }
+
+  @GetMapping("/api/engines/{id}/lash-targets")
+  List<LashTarget> targets(@PathVariable UUID id, @RequestParam HeatState state) {
+    return reader.targets(id, state);
+  }
+
+  @PutMapping("/api/chain-changes/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void change(@PathVariable UUID id, @RequestBody @Valid Rounds.Change change) {
+    rounds.change(id, change);
+  }
+}

@@ -1,0 +1,164 @@
+package shim.app.lash;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.crank.Plans;
+import shim.app.engine.Engines;
+import shim.app.engine.LayoutView;
+import shim.app.http.Refusal;
+import shim.core.engine.Adjuster;
+import shim.core.engine.Engine;
+import shim.core.engine.HeatState;
+import shim.core.engine.SheetCheck;
+import shim.core.engine.ValveKind;
+import shim.core.lash.Growth;
+import shim.core.lash.LashTarget;
+import shim.core.lash.RoundStory;
+import shim.core.lash.ShimSwaps;
+import shim.core.lash.ValveHistory;
+
+/** Computes what a stored round means. */
+@Service
+@Transactional(readOnly = true)
+class RoundReader {
+  private final RoundRows rounds;
+  private final ReadingRows readings;
+  private final LookRows looks;
+  private final LashPast past;
+  private final Engines engines;
+
+  RoundReader(
+      RoundRows rounds, ReadingRows readings, LookRows looks, LashPast past, Engines engines) {
+    this.rounds = rounds;
+    this.readings = readings;
+    this.looks = looks;
+    this.past = past;
+    this.engines = engines;
+  }
+
+  /** The engine as it was when the round began. */
+  Engine engine(RoundRow round) {
+    return SheetCheck.check(engines.read(round.sheet)).engine().orElseThrow();
+  }
+
+  void requirePlan(Engine engine, Rounds.Start start) {
+    Plans.PlanView plan = Plans.plan(engine, start.school(), start.stops(), start.onMarks());
+    if (!plan.refused().isEmpty()) {
+      throw Refusal.invalid("school", plan.refused().get(0) + ": choose another setting order");
+    }
+  }
+
+  RoundView view(UUID id) {
+    return view(rounds.findById(id).orElseThrow(() -> Refusal.notFound("no such round")));
+  }
+
+  RoundView view(RoundRow round) {
+    Engine engine = engine(round);
+    Plans.PlanView plan = Plans.plan(engine, round.school, round.stops, round.onMarks);
+    LashPast.Past before = past.of(round.engineId, engine);
+    Growth growth = Growth.of(before.historyBefore(round), engine.layout().positions());
+    Map<String, ReadingRow> held = new HashMap<>();
+    readings.findByRoundId(round.id).forEach(r -> held.put(r.valve + r.phase, r));
+    Map<String, LookRow> seen = new HashMap<>();
+    looks.findByRoundId(round.id).forEach(l -> seen.put(l.valve, l));
+    ValveReader reader = new ValveReader(engine, round, before, growth);
+    List<RoundView.ValveView> valves = new ArrayList<>();
+    for (Plans.StopView stop : plan.stops()) {
+      for (Plans.ValveAtStop v : stop.valves()) {
+        String name = v.position().toString();
+        valves.add(
+            reader.read(
+                v.position(),
+                stop.number(),
+                v.slackDeg(),
+                held.get(name + ReadingRow.Phase.FOUND),
+                held.get(name + ReadingRow.Phase.LEFT),
+                seen.get(name)));
+      }
+    }
+    int done = (int) valves.stream().filter(v -> v.status() == RoundView.Status.DONE).count();
+    return new RoundView(
+        round.id,
+        round.engineId,
+        engine.name(),
+        LayoutView.of(engine.layout()),
+        round.state,
+        round.hand,
+        round.engineHours,
+        round.headTempStartF,
+        round.headTempEndF,
+        round.school,
+        engine.drive().lifter().hydraulic(),
+        engine.drive().adjuster(),
+        engine.rules().feelerStepIn(),
+        round.lookAtSprings,
+        round.note,
+        round.startedAt,
+        round.signedBy,
+        round.signedAt,
+        round.crankDeg,
+        round.crankBy,
+        plan,
+        valves,
+        done,
+        RoundStory.of(lines(valves)),
+        engine.drive().adjuster() == Adjuster.BUCKET_SHIM ? swaps(valves) : null);
+  }
+
+  private static List<RoundStory.ValveLine> lines(List<RoundView.ValveView> valves) {
+    List<RoundStory.ValveLine> lines = new ArrayList<>();
+    for (RoundView.ValveView v : valves) {
+      if (v.target() == null) {
+        continue;
+      }
+      lines.add(
+          new RoundStory.ValveLine(
+              v.position(),
+              v.target(),
+              v.found() == null ? null : v.found().valueIn(),
+              v.left() == null ? null : v.left().valueIn(),
+              v.driftIn(),
+              finding(v)));
+    }
+    return lines;
+  }
+
+  private static @Nullable String finding(RoundView.ValveView v) {
+    if (v.spring() == LookRow.Seen.BROKEN) {
+      return "spring broken: it does not run like this";
+    }
+    if (v.spring() == LookRow.Seen.LOOSE) {
+      return "spring loose: measure its seat load and height";
+    }
+    return v.rocker() != null && v.rocker() != LookRow.Seen.WHOLE
+        ? "rocker " + v.rocker().name().toLowerCase(java.util.Locale.ROOT)
+        : null;
+  }
+
+  private static ShimSwaps swaps(List<RoundView.ValveView> valves) {
+    return ShimSwaps.of(
+        valves.stream()
+            .filter(v -> v.found() != null && v.partNowIn() != null && v.target() != null)
+            .map(
+                v ->
+                    new ShimSwaps.Measured(
+                        v.position(), v.partNowIn(), v.found().valueIn(), v.target()))
+            .toList());
+  }
+
+  /** Target and floor of every valve for a state, as a blank sheet needs them. */
+  List<LashTarget> targets(UUID engineId, HeatState state) {
+    Engine engine = engines.get(engineId).engine();
+    ValveHistory history = past.of(engineId, engine).history();
+    Growth growth = Growth.of(history, engine.layout().positions());
+    return List.of(
+        LashTarget.of(engine, ValveKind.INTAKE, state, growth),
+        LashTarget.of(engine, ValveKind.EXHAUST, state, growth));
+  }
+}

@@ -1,0 +1,90 @@
+package shim.app.lash;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.UUID;
+import org.hibernate.envers.Audited;
+import org.hibernate.envers.NotAudited;
+import org.jspecify.annotations.Nullable;
+import shim.core.crank.School;
+import shim.core.engine.HeatState;
+
+/** One lash round, with the engine's sheet as it stood when the round began. */
+@Entity
+@Audited
+@Table(name = "lash_round")
+class RoundRow {
+  @Id UUID id;
+  UUID engineId;
+
+  @Enumerated(EnumType.STRING)
+  HeatState state;
+
+  String hand;
+  double engineHours;
+
+  @Column(name = "head_temp_start_f")
+  @Nullable Double headTempStartF;
+
+  @Column(name = "head_temp_end_f")
+  @Nullable Double headTempEndF;
+
+  @Enumerated(EnumType.STRING)
+  School school;
+
+  int stops;
+  boolean onMarks;
+  boolean lookAtSprings;
+  @Nullable String note;
+
+  @Lob
+  @Column(columnDefinition = "clob")
+  String sheet;
+
+  Instant startedAt;
+
+  /** Where the crank stands now: passing news for the other devices, not history. */
+  @NotAudited @Nullable Double crankDeg;
+
+  @NotAudited @Nullable String crankBy;
+
+  @Nullable String signedBy;
+  @Nullable Instant signedAt;
+
+  /** What Shim said on the day of the signature. */
+  @Lob
+  @Column(columnDefinition = "clob")
+  @Nullable String said;
+
+  @Nullable String ruleVersion;
+  @Version int version;
+
+  protected RoundRow() {}
+
+  RoundRow(UUID id, Rounds.Start start, String sheet, Instant startedAt) {
+    this.id = id;
+    this.engineId = start.engineId();
+    this.state = start.state();
+    this.hand = start.hand();
+    this.engineHours = start.engineHours();
+    this.headTempStartF = start.headTempStartF();
+    this.school = start.school();
+    this.stops = start.stops();
+    this.onMarks = start.onMarks();
+    this.lookAtSprings = start.lookAtSprings();
+    this.note = start.note();
+    this.sheet = sheet;
+    this.startedAt = startedAt;
+  }
+
+  boolean signed() {
+    return signedBy != null;
+  }
+}

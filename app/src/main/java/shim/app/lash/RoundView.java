@@ -1,0 +1,119 @@
+package shim.app.lash;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import shim.app.crank.Plans;
+import shim.app.engine.LayoutView;
+import shim.core.crank.School;
+import shim.core.engine.Adjuster;
+import shim.core.engine.HeatState;
+import shim.core.engine.Position;
+import shim.core.lash.LashTarget;
+import shim.core.lash.PartChoice;
+import shim.core.lash.Preload;
+import shim.core.lash.Reading;
+import shim.core.lash.RoundStory;
+import shim.core.lash.ShimSwaps;
+import shim.core.lash.Turn;
+
+/**
+ * A round as every device on it sees it: seen facts and what they mean now.
+ *
+ * @param plan the stops in working order
+ * @param valves in working order
+ * @param story what the round says so far
+ * @param swaps bucket shims that may change place; null for other engines
+ */
+public record RoundView(
+    UUID id,
+    UUID engineId,
+    String engineName,
+    LayoutView layout,
+    HeatState state,
+    String hand,
+    double engineHours,
+    @Nullable Double headTempStartF,
+    @Nullable Double headTempEndF,
+    School school,
+    boolean hydraulic,
+    Adjuster adjuster,
+    double feelerStepIn,
+    boolean lookAtSprings,
+    @Nullable String note,
+    Instant startedAt,
+    @Nullable String signedBy,
+    @Nullable Instant signedAt,
+    @Nullable Double crankDeg,
+    @Nullable String crankBy,
+    Plans.PlanView plan,
+    List<ValveView> valves,
+    int done,
+    RoundStory story,
+    @Nullable ShimSwaps swaps) {
+
+  /** How far a valve is. */
+  public enum Status {
+    TODO,
+    FOUND,
+    DONE,
+    SKIPPED
+  }
+
+  /**
+   * A reading as kept.
+   *
+   * @param valueIn gap to calculate with, inch; null for turns
+   * @param version to be named by a correction
+   */
+  public record ReadingView(
+      UUID id,
+      ReadingRow.Form form,
+      @Nullable Double figure,
+      @Nullable Double secondFigure,
+      Reading.@Nullable Feel feel,
+      @Nullable String typed,
+      @Nullable Double valueIn,
+      @Nullable Double lowIn,
+      @Nullable Double highIn,
+      @Nullable Double turns,
+      @Nullable Double partSizeIn,
+      String hand,
+      @Nullable String note,
+      Instant takenAt,
+      int version) {}
+
+  /**
+   * One valve.
+   *
+   * @param lastLeftIn as left last time in the same state, inch
+   * @param driftIn found minus that, inch
+   * @param noDrift why there is no drift
+   * @param partNowIn pushrod or shim now in, inch
+   * @param ask a question about the latest figure
+   */
+  public record ValveView(
+      Position position,
+      int stop,
+      double slackDeg,
+      @Nullable LashTarget target,
+      @Nullable Double lastLeftIn,
+      @Nullable Double lastLeftHours,
+      @Nullable ReadingView found,
+      @Nullable ReadingView left,
+      Status status,
+      LashTarget.@Nullable Verdict foundVerdict,
+      LashTarget.@Nullable Verdict leftVerdict,
+      @Nullable Double driftIn,
+      @Nullable Double driftHours,
+      @Nullable String noDrift,
+      @Nullable Turn turn,
+      @Nullable Preload preload,
+      @Nullable PartChoice part,
+      @Nullable Double partNowIn,
+      @Nullable String ask,
+      LookRow.@Nullable Seen spring,
+      LookRow.@Nullable Seen rocker,
+      @Nullable String note) {}
+}

@@ -1,0 +1,339 @@
+package shim.app.lash;
+
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.PositiveOrZero;
+import jakarta.validation.constraints.Size;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.engine.Engines;
+import shim.app.http.Refusal;
+import shim.app.record.Because;
+import shim.core.crank.School;
+import shim.core.engine.Engine;
+import shim.core.engine.HeatState;
+import shim.core.engine.Position;
+import shim.core.lash.Preload;
+import shim.core.lash.Reading;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * What is done to a lash round. Each reading is kept at once under an id its client made, so a
+ * repeat changes nothing, and two devices cannot overwrite each other unseen: a change names the
+ * version it was made on.
+ */
+@Service
+@Transactional
+public class Rounds {
+  static final String RULE_VERSION = "1";
+
+  private final RoundRows rounds;
+  private final ReadingRows readings;
+  private final LookRows looks;
+  private final ChainChangeRows changes;
+  private final Engines engines;
+  private final RoundReader reader;
+  private final JsonMapper json;
+  private final Clock clock;
+
+  Rounds(
+      RoundRows rounds,
+      ReadingRows readings,
+      LookRows looks,
+      ChainChangeRows changes,
+      Engines engines,
+      RoundReader reader,
+      JsonMapper json,
+      Clock clock) {
+    this.rounds = rounds;
+    this.readings = readings;
+    this.looks = looks;
+    this.changes = changes;
+    this.engines = engines;
+    this.reader = reader;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  private static final String INITIALS = "write your initials, 12 letters at most";
+
+  /**
+   * How a round begins.
+   *
+   * @param engineHours engine hours now
+   * @param headTempStartF head temperature at the start, °F
+   * @param stops number of stops for the best few
+   * @param onMarks keep the best few to the balancer's marks
+   * @param startedAt now when missing
+   */
+  public record Start(
+      @NotNull UUID engineId,
+      @NotNull(message = "say whether the engine is hot or cold") HeatState state,
+      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
+      @PositiveOrZero(message = "engine hours cannot be below zero")
+          @Max(value = 100_000, message = "engine hours: 0 to 100000")
+          double engineHours,
+      @Nullable Double headTempStartF,
+      @NotNull School school,
+      @Min(value = 1, message = "at least one stop") @Max(value = 64, message = "64 stops at most")
+          int stops,
+      boolean onMarks,
+      boolean lookAtSprings,
+      @Size(max = 2000, message = "2000 letters at most") @Nullable String note,
+      @Nullable Instant startedAt) {}
+
+  /**
+   * A reading as it is sent.
+   *
+   * @param figure lash in inch, or turns; the leaf that goes
+   * @param secondFigure the leaf that does not go, inch
+   * @param typed what was typed, digit for digit
+   * @param partSizeIn pushrod length or shim in place when it was read, inch
+   * @param basedOn version it changes; null when new
+   * @param why reason of a correction
+   */
+  public record Entry(
+      @NotNull Position valve,
+      ReadingRow.@NotNull Phase phase,
+      ReadingRow.@NotNull Form form,
+      @Nullable Double figure,
+      @Nullable Double secondFigure,
+      Reading.@Nullable Feel feel,
+      @Size(max = 40, message = "40 letters at most") @Nullable String typed,
+      @Nullable Double partSizeIn,
+      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
+      @Size(max = 400, message = "400 letters at most") @Nullable String note,
+      @Nullable Integer basedOn,
+      @Size(max = 400, message = "400 letters at most") @Nullable String why) {}
+
+  /** What was seen at a valve. */
+  public record Look(
+      LookRow.@Nullable Seen spring,
+      LookRow.@Nullable Seen rocker,
+      @Size(max = 2000, message = "2000 letters at most") @Nullable String note,
+      boolean skipped,
+      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand) {}
+
+  /** The signature under a round. */
+  public record Signature(
+      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String initials,
+      @Nullable Double headTempEndF,
+      @Size(max = 2000, message = "2000 letters at most") @Nullable String note) {}
+
+  /** Parts changed in the chain of some valves. */
+  public record Change(
+      @NotNull UUID engineId,
+      @NotNull List<Position> valves,
+      ChainChangeRow.@NotNull Part part,
+      @PositiveOrZero(message = "engine hours cannot be below zero") double engineHours,
+      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
+      @Size(max = 400, message = "400 letters at most") @Nullable String note,
+      @Nullable Instant changedAt) {}
+
+  /** Begins a round; a repeat with the same id changes nothing. */
+  public void start(UUID id, Start start) {
+    if (rounds.existsById(id)) {
+      return;
+    }
+    Engines.Stored engine = engines.get(start.engineId());
+    reader.requirePlan(engine.engine(), start);
+    Because.of(start.hand(), "round begun");
+    rounds.saveAndFlush(
+        new RoundRow(
+            id,
+            start,
+            engines.write(engine.sheet()),
+            start.startedAt() == null ? now() : start.startedAt()));
+  }
+
+  /** Where the crank stands, for every device on the round. */
+  public void crank(UUID id, double crankDeg, String by) {
+    RoundRow round = open(id);
+    round.crankDeg = ((crankDeg % 720) + 720) % 720;
+    round.crankBy = by;
+    rounds.saveAndFlush(round);
+  }
+
+  /** Keeps a reading, or a correction of one. */
+  public void read(UUID roundId, UUID readingId, Entry entry, @Nullable Instant takenAt) {
+    RoundRow round = open(roundId);
+    Engine engine = reader.engine(round);
+    requireSense(engine, roundId, entry);
+    Optional<ReadingRow> same = readings.findById(readingId);
+    if (same.isPresent() && same.get().sameAs(entry)) {
+      return;
+    }
+    Optional<ReadingRow> held =
+        readings.findByRoundIdAndValveAndPhase(roundId, entry.valve().toString(), entry.phase());
+    held.ifPresent(h -> requireSeen(h, entry));
+    ReadingRow row = held.orElseGet(() -> new ReadingRow(readingId, roundId));
+    row.write(entry, takenAt == null ? now() : takenAt);
+    String why = entry.why() == null && held.isPresent() ? "corrected" : entry.why();
+    Because.of(entry.hand(), why);
+    readings.saveAndFlush(row);
+    unskip(roundId, entry);
+  }
+
+  private void unskip(UUID roundId, Entry entry) {
+    looks
+        .findByRoundIdAndValve(roundId, entry.valve().toString())
+        .filter(l -> l.skipped)
+        .ifPresent(
+            l -> {
+              l.skipped = false;
+              looks.saveAndFlush(l);
+            });
+  }
+
+  private static void requireSeen(ReadingRow held, Entry entry) {
+    if (entry.basedOn() == null || entry.basedOn() != held.version) {
+      throw Refusal.conflict(
+          String.format(
+              "%s already has a figure as %s by %s: %s. Yours (%s) is not kept yet: keep theirs,"
+                  + " or correct it.",
+              held.valve,
+              held.phase == ReadingRow.Phase.FOUND ? "found" : "left",
+              held.hand,
+              said(held.typed, held.form),
+              said(entry.typed(), entry.form())));
+    }
+  }
+
+  private static String said(@Nullable String typed, ReadingRow.Form form) {
+    return form == ReadingRow.Form.SAME ? "as found" : String.valueOf(typed);
+  }
+
+  private void requireSense(Engine engine, UUID roundId, Entry e) {
+    if (!engine.layout().positions().contains(e.valve())) {
+      throw Refusal.invalid("valve", "this engine has no valve " + e.valve());
+    }
+    boolean hydraulic = engine.drive().lifter().hydraulic();
+    if (e.form() == ReadingRow.Form.SAME) {
+      requireFound(roundId, e);
+      return;
+    }
+    if (hydraulic != (e.form() == ReadingRow.Form.TURNS)) {
+      throw Refusal.invalid(
+          "form",
+          hydraulic
+              ? "a hydraulic valve is read in turns back to zero lash"
+              : "a solid lifter is read as a gap, not in turns");
+    }
+    if (e.figure() == null) {
+      throw Refusal.invalid("figure", "the reading is missing");
+    }
+    if (hydraulic) {
+      Preload found = Preload.of(engine.drive(), e.valve().kind(), e.figure(), 0);
+      if (e.phase() == ReadingRow.Phase.LEFT) {
+        Preload.requireTravel(found.foundTravelIn(), found.totalIn(), e.figure());
+      }
+    } else {
+      ReadingRow probe = new ReadingRow(UUID.randomUUID(), roundId);
+      probe.write(e, Instant.EPOCH);
+      probe.reading(engine.rules().feelerStepIn());
+    }
+  }
+
+  private void requireFound(UUID roundId, Entry e) {
+    boolean found =
+        readings
+            .findByRoundIdAndValveAndPhase(roundId, e.valve().toString(), ReadingRow.Phase.FOUND)
+            .isPresent();
+    if (e.phase() == ReadingRow.Phase.FOUND || !found) {
+      throw Refusal.invalid("form", "enter as found first: there is nothing to leave as found");
+    }
+  }
+
+  /** Takes a reading back; its history stays. */
+  public void withdraw(UUID roundId, UUID readingId, @Nullable String hand, @Nullable String why) {
+    open(roundId);
+    readings
+        .findById(readingId)
+        .filter(r -> r.roundId.equals(roundId))
+        .ifPresent(
+            r -> {
+              Because.of(hand, why == null ? "taken back" : why);
+              readings.delete(r);
+              readings.flush();
+            });
+  }
+
+  /** Keeps what was seen at a valve, a note, or that it was put off. */
+  public void look(UUID roundId, Position valve, Look look) {
+    RoundRow round = open(roundId);
+    if (!reader.engine(round).layout().positions().contains(valve)) {
+      throw Refusal.invalid("valve", "this engine has no valve " + valve);
+    }
+    LookRow row =
+        looks
+            .findByRoundIdAndValve(roundId, valve.toString())
+            .orElseGet(() -> new LookRow(roundId, valve.toString()));
+    row.spring = look.spring();
+    row.rocker = look.rocker();
+    row.note = look.note();
+    row.skipped = look.skipped();
+    row.hand = look.hand();
+    Because.of(look.hand(), null);
+    looks.saveAndFlush(row);
+  }
+
+  /** Signs the round off and keeps what Shim said that day. */
+  public void sign(UUID id, Signature signature) {
+    RoundRow round = open(id);
+    round.headTempEndF = signature.headTempEndF();
+    if (signature.note() != null && !signature.note().isBlank()) {
+      round.note = signature.note();
+    }
+    round.signedBy = signature.initials();
+    round.signedAt = now();
+    round.ruleVersion = RULE_VERSION;
+    round.said = json.writeValueAsString(reader.view(round).story());
+    Because.of(signature.initials(), "signed off");
+    rounds.saveAndFlush(round);
+  }
+
+  /** Keeps that parts were changed in the chain of some valves. */
+  public void change(UUID id, Change change) {
+    Engine engine = engines.get(change.engineId()).engine();
+    if (change.valves().isEmpty()) {
+      throw Refusal.invalid("valves", "choose the valves whose part was changed");
+    }
+    for (Position p : change.valves()) {
+      if (!engine.layout().positions().contains(p)) {
+        throw Refusal.invalid("valves", "this engine has no valve " + p);
+      }
+    }
+    ChainChangeRow row = changes.findById(id).orElseGet(() -> new ChainChangeRow(id));
+    row.engineId = change.engineId();
+    row.valves = String.join(" ", change.valves().stream().map(Position::toString).toList());
+    row.part = change.part();
+    row.engineHours = change.engineHours();
+    row.changedAt = change.changedAt() == null ? now() : change.changedAt();
+    row.hand = change.hand();
+    row.note = change.note();
+    Because.of(change.hand(), "part changed");
+    changes.saveAndFlush(row);
+  }
+
+  private RoundRow open(UUID id) {
+    RoundRow round = rounds.findById(id).orElseThrow(() -> Refusal.notFound("no such round"));
+    if (round.signed()) {
+      throw Refusal.conflict(
+          "this round was signed off by " + round.signedBy + ": it is not changed any more");
+    }
+    return round;
+  }
+
+  private Instant now() {
+    return clock.instant().truncatedTo(ChronoUnit.MILLIS);
+  }
+}

@@ -1,0 +1,31 @@
+package shim.app.running;
+
+import jakarta.validation.Valid;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Events of an engine. */
+@RestController
+class EventController {
+  private final Events events;
+
+  EventController(Events events) {
+    this.events = events;
+  }
+
+  @GetMapping("/api/engines/{id}/events")
+  List<Events.EventView> of(@PathVariable UUID id) {
+    return events.of(id);
+  }
+
+  @PutMapping("/api/events/{id}")
+  List<Events.EventView> put(@PathVariable UUID id, @RequestBody @Valid Events.Entry entry) {
+    events.put(id, entry);
+    return events.of(entry.engineId());
+  }
+}

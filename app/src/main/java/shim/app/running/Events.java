@@ -1,0 +1,69 @@
+package shim.app.running;
+
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.PositiveOrZero;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.engine.Engines;
+import shim.app.record.Because;
+
+interface EventRows extends JpaRepository<EventRow, UUID> {
+  List<EventRow> findByEngineIdOrderByOnDate(UUID engineId);
+}
+
+/** Events with planned hours; each is run when its hours are known. */
+@Service
+@Transactional
+public class Events {
+  private final EventRows rows;
+  private final Engines engines;
+
+  Events(EventRows rows, Engines engines) {
+    this.rows = rows;
+    this.engines = engines;
+  }
+
+  /**
+   * An event as entered.
+   *
+   * @param plannedHours engine hours it is expected to take
+   * @param runHours engine hours it took; null while it is to come
+   */
+  public record Entry(
+      @NotNull UUID engineId,
+      @NotBlank(message = "give the event a name") @Size(max = 80, message = "80 letters at most")
+          String name,
+      @NotNull(message = "give its date") LocalDate date,
+      @PositiveOrZero(message = "planned hours cannot be below zero") double plannedHours,
+      @PositiveOrZero(message = "hours cannot be below zero") @Nullable Double runHours) {}
+
+  /** An event as kept. */
+  public record EventView(
+      UUID id, String name, LocalDate date, double plannedHours, @Nullable Double runHours) {}
+
+  @Transactional(readOnly = true)
+  public List<EventView> of(UUID engineId) {
+    return rows.findByEngineIdOrderByOnDate(engineId).stream()
+        .map(e -> new EventView(e.id, e.name, e.onDate, e.plannedHours, e.runHours))
+        .toList();
+  }
+
+  public void put(UUID id, Entry entry) {
+    engines.get(entry.engineId());
+    EventRow row = rows.findById(id).orElseGet(() -> new EventRow(id));
+    row.engineId = entry.engineId();
+    row.name = entry.name().strip();
+    row.onDate = entry.date();
+    row.plannedHours = entry.plannedHours();
+    row.runHours = entry.runHours();
+    Because.of(null, "event");
+    rows.saveAndFlush(row);
+  }
+}

@@ -1,0 +1,3 @@
+/** Events and engine hours. */
+@org.jspecify.annotations.NullMarked
+package shim.app.running;

@@ -1,0 +1,82 @@
+package shim.app;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.UUID;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.http.MediaType;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+
+/** The whole application on an empty data folder, spoken to as the pages do. */
+@SpringBootTest
+@AutoConfigureMockMvc
+abstract class ApiTest {
+  @Autowired protected MockMvcTester http;
+
+  @DynamicPropertySource
+  static void emptyFolder(DynamicPropertyRegistry registry) {
+    registry.add("shim.data", () -> temp().toString());
+  }
+
+  private static Path temp() {
+    try {
+      return Files.createTempDirectory("shim-test");
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
+  protected MvcTestResult get(String path) {
+    return http.get().uri(path).exchange();
+  }
+
+  protected MvcTestResult put(String path, String json) {
+    return http.put().uri(path).contentType(MediaType.APPLICATION_JSON).content(json).exchange();
+  }
+
+  protected MvcTestResult post(String path, String json) {
+    return http.post().uri(path).contentType(MediaType.APPLICATION_JSON).content(json).exchange();
+  }
+
+  protected MvcTestResult delete(String path) {
+    return http.delete().uri(path).exchange();
+  }
+
+  protected static String resource(String name) {
+    try (var in = ApiTest.class.getResourceAsStream("/" + name)) {
+      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
+  /** Keeps the test V8, or another sheet, and returns its id. */
+  protected String engine(String sheet) {
+    String id = UUID.randomUUID().toString();
+    if (put("/api/engines/" + id, sheet).getResponse().getStatus() != 200) {
+      throw new AssertionError("engine refused");
+    }
+    return id;
+  }
+
+  protected static String start(String engineId, String state, double hours) {
+    return """
+        {"engineId":"%s","state":"%s","hand":"KV","engineHours":%s,"school":"BEST_STOPS",
+         "stops":2,"onMarks":false,"lookAtSprings":true}"""
+        .formatted(engineId, state, hours);
+  }
+
+  protected static String entry(String valve, String phase, String figure, String basedOn) {
+    return """
+        {"valve":"%s","phase":"%s","form":"FIGURE","figure":%s,"typed":"%s","hand":"KV",
+         "basedOn":%s}"""
+        .formatted(valve, phase, figure, figure, basedOn);
+  }
+}
