@@ -19,17 +19,6 @@ import shim.core.engine.Position;
 @Audited
 @Table(name = "chain_change")
 class ChainChangeRow {
-  /** What was changed. */
-  enum Part {
-    PUSHROD,
-    ROCKER,
-    LIFTER,
-    VALVE,
-    GASKET,
-    HEAD_SKIM,
-    SEAT
-  }
-
   @Id UUID id;
   UUID engineId;
   String valves;

@@ -76,6 +76,8 @@ class LashHistory {
       @Nullable Double foundIn,
       @Nullable Double leftIn,
       @Nullable Double driftIn,
+      LashTarget.@Nullable Verdict foundVerdict,
+      LashTarget.@Nullable Verdict leftVerdict,
       Instant at) {}
 
   /** One valve's life. */
@@ -84,7 +86,7 @@ class LashHistory {
   /** A part changed at some valves. */
   record ChangeLine(
       UUID id,
-      ChainChangeRow.Part part,
+      Part part,
       List<Position> valves,
       double engineHours,
       Instant at,
@@ -110,10 +112,10 @@ class LashHistory {
   /** One change of one reading. */
   record ReadingRevision(
       Position valve,
-      ReadingRow.Phase phase,
+      Phase phase,
       RevisionType change,
       @Nullable String typed,
-      ReadingRow.Form form,
+      Form form,
       @Nullable String who,
       @Nullable String why,
       Instant at) {}
@@ -123,7 +125,7 @@ class LashHistory {
     List<RoundRow> all = rounds.findByEngineIdOrderByStartedAt(engineId);
     Map<UUID, Long> read =
         readings.findByRoundIdIn(all.stream().map(r -> r.id).toList()).stream()
-            .filter(r -> r.phase == ReadingRow.Phase.LEFT)
+            .filter(r -> r.phase == Phase.LEFT)
             .collect(Collectors.groupingBy(r -> r.roundId, Collectors.counting()));
     return all.stream()
         .sorted(Comparator.comparing((RoundRow r) -> r.startedAt).reversed())
@@ -144,14 +146,14 @@ class LashHistory {
   EngineLash lash(UUID engineId) {
     Engine engine = engines.get(engineId).engine();
     ValveHistory history = past.of(engineId, engine).history();
-    List<ValveLash> valves =
-        engine.layout().positions().stream().map(p -> valve(history, p)).toList();
     List<LashTarget> targets = new ArrayList<>();
     if (!engine.drive().lifter().hydraulic()) {
       for (HeatState state : HeatState.values()) {
         targets.addAll(reader.targets(engineId, state));
       }
     }
+    List<ValveLash> valves =
+        engine.layout().positions().stream().map(p -> valve(history, targets, p)).toList();
     Growth growth = Growth.of(history, engine.layout().positions());
     return new EngineLash(
         valves,
@@ -170,16 +172,16 @@ class LashHistory {
     return new ChangeLine(c.id, c.part, c.positions(), c.engineHours, c.changedAt, c.hand, c.note);
   }
 
-  private static ValveLash valve(ValveHistory history, Position p) {
+  private static ValveLash valve(ValveHistory history, List<LashTarget> targets, Position p) {
     List<Point> points =
         history.visits(p).stream()
             .sorted(Comparator.comparingLong(ValveHistory.Visit::order))
-            .map(v -> point(history, v))
+            .map(v -> point(history, targets, v))
             .toList();
     return new ValveLash(p, points);
   }
 
-  private static Point point(ValveHistory history, ValveHistory.Visit v) {
+  private static Point point(ValveHistory history, List<LashTarget> targets, ValveHistory.Visit v) {
     Double drift = null;
     if (v.foundIn() != null
         && history.drift(v.position(), v.state(), v.order(), v.engineHours(), v.foundIn())
@@ -192,7 +194,20 @@ class LashHistory {
         v.foundIn(),
         v.leftIn(),
         drift,
+        judge(targets, v, v.foundIn()),
+        judge(targets, v, v.leftIn()),
         Instant.ofEpochMilli(v.order()));
+  }
+
+  private static LashTarget.@Nullable Verdict judge(
+      List<LashTarget> targets, ValveHistory.Visit v, @Nullable Double lashIn) {
+    return lashIn == null
+        ? null
+        : targets.stream()
+            .filter(t -> t.state() == v.state() && t.kind() == v.position().kind())
+            .findFirst()
+            .map(t -> t.judge(lashIn))
+            .orElse(null);
   }
 
   PastStop pastStop(UUID id, double crankDeg, double missedDeg) {

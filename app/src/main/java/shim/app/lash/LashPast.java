@@ -93,14 +93,13 @@ class LashPast {
       RoundRow round, List<ReadingRow> rows, double step) {
     Map<String, ReadingRow> found = new HashMap<>();
     Map<String, ReadingRow> left = new HashMap<>();
-    rows.forEach(r -> (r.phase == ReadingRow.Phase.FOUND ? found : left).put(r.valve, r));
+    rows.forEach(r -> (r.phase == Phase.FOUND ? found : left).put(r.valve, r));
     List<ValveHistory.Visit> visits = new ArrayList<>();
     found.forEach(
         (valve, f) -> {
           ReadingRow l = left.get(valve);
           Double foundIn = value(f, step);
-          Double leftIn =
-              l == null ? null : l.form == ReadingRow.Form.SAME ? foundIn : value(l, step);
+          Double leftIn = l == null ? null : l.form == Form.SAME ? foundIn : value(l, step);
           visits.add(
               new ValveHistory.Visit(
                   Position.parse(valve),

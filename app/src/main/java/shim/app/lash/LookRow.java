@@ -15,14 +15,6 @@ import org.jspecify.annotations.Nullable;
 @Audited
 @Table(name = "valve_look")
 class LookRow {
-  /** The spring or rocker to the eye. */
-  enum Seen {
-    WHOLE,
-    BROKEN,
-    LOOSE,
-    WORN
-  }
-
   @Id UUID id;
   UUID roundId;
   String valve;

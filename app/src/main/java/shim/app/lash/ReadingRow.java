@@ -18,22 +18,6 @@ import shim.core.lash.Reading;
 @Audited
 @Table(name = "lash_reading")
 class ReadingRow {
-  /** Before or after the wrench. */
-  enum Phase {
-    FOUND,
-    LEFT
-  }
-
-  /** How the reading was given. */
-  enum Form {
-    FIGURE,
-    GO_NO_GO,
-    LEAF,
-    TURNS,
-    /** As left is as found: nothing was touched. */
-    SAME
-  }
-
   @Id UUID id;
   UUID roundId;
   String valve;
@@ -64,7 +48,7 @@ class ReadingRow {
     this.roundId = roundId;
   }
 
-  void write(Rounds.Entry entry, Instant at) {
+  void write(Rounds.ReadingEntry entry, Instant at) {
     valve = entry.valve().toString();
     phase = entry.phase();
     form = entry.form();
@@ -79,7 +63,7 @@ class ReadingRow {
   }
 
   /** True when the entry would change nothing: a repeat of what is already kept. */
-  boolean sameAs(Rounds.Entry e) {
+  boolean sameAs(Rounds.ReadingEntry e) {
     return valve.equals(e.valve().toString())
         && phase == e.phase()
         && form == e.form()

@@ -41,7 +41,7 @@ class RoundController {
   }
 
   @PutMapping("/api/rounds/{id}")
-  RoundView start(@PathVariable UUID id, @RequestBody @Valid Rounds.Start start) {
+  RoundView start(@PathVariable UUID id, @RequestBody @Valid Rounds.RoundStart start) {
     rounds.start(id, start);
     return reader.view(id);
   }
@@ -57,7 +57,9 @@ class RoundController {
 
   @PutMapping("/api/rounds/{id}/readings/{readingId}")
   RoundView read(
-      @PathVariable UUID id, @PathVariable UUID readingId, @RequestBody @Valid Rounds.Entry entry) {
+      @PathVariable UUID id,
+      @PathVariable UUID readingId,
+      @RequestBody @Valid Rounds.ReadingEntry entry) {
     rounds.read(id, readingId, entry, null);
     return reader.view(id);
   }
@@ -74,14 +76,16 @@ class RoundController {
 
   @PutMapping("/api/rounds/{id}/valves/{valve}")
   RoundView look(
-      @PathVariable UUID id, @PathVariable String valve, @RequestBody @Valid Rounds.Look look) {
+      @PathVariable UUID id,
+      @PathVariable String valve,
+      @RequestBody @Valid Rounds.ValveLook look) {
     rounds.look(id, Position.parse(valve), look);
     return reader.view(id);
   }
 
   @PutMapping("/api/rounds/{id}/signature")
-  RoundView sign(@PathVariable UUID id, @RequestBody @Valid Rounds.Signature signature) {
-    rounds.sign(id, signature);
+  RoundView sign(@PathVariable UUID id, @RequestBody @Valid Rounds.SignOff signature) {
+    rounds.sign(id, signature, null);
     return reader.view(id);
   }
 
@@ -113,7 +117,7 @@ class RoundController {
 
   @PutMapping("/api/chain-changes/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void change(@PathVariable UUID id, @RequestBody @Valid Rounds.Change change) {
+  void change(@PathVariable UUID id, @RequestBody @Valid Rounds.PartsChanged change) {
     rounds.change(id, change);
   }
 }

@@ -47,7 +47,7 @@ class RoundReader {
     return SheetCheck.check(engines.read(round.sheet)).engine().orElseThrow();
   }
 
-  void requirePlan(Engine engine, Rounds.Start start) {
+  void requirePlan(Engine engine, Rounds.RoundStart start) {
     Plans.PlanView plan = Plans.plan(engine, start.school(), start.stops(), start.onMarks());
     if (!plan.refused().isEmpty()) {
       throw Refusal.invalid("school", plan.refused().get(0) + ": choose another setting order");
@@ -77,8 +77,8 @@ class RoundReader {
                 v.position(),
                 stop.number(),
                 v.slackDeg(),
-                held.get(name + ReadingRow.Phase.FOUND),
-                held.get(name + ReadingRow.Phase.LEFT),
+                held.get(name + Phase.FOUND),
+                held.get(name + Phase.LEFT),
                 seen.get(name)));
       }
     }
@@ -130,13 +130,13 @@ class RoundReader {
   }
 
   private static @Nullable String finding(RoundView.ValveView v) {
-    if (v.spring() == LookRow.Seen.BROKEN) {
+    if (v.spring() == Seen.BROKEN) {
       return "spring broken: it does not run like this";
     }
-    if (v.spring() == LookRow.Seen.LOOSE) {
+    if (v.spring() == Seen.LOOSE) {
       return "spring loose: measure its seat load and height";
     }
-    return v.rocker() != null && v.rocker() != LookRow.Seen.WHOLE
+    return v.rocker() != null && v.rocker() != Seen.WHOLE
         ? "rocker " + v.rocker().name().toLowerCase(java.util.Locale.ROOT)
         : null;
   }

@@ -68,7 +68,7 @@ class RoundRow {
 
   protected RoundRow() {}
 
-  RoundRow(UUID id, Rounds.Start start, String sheet, Instant startedAt) {
+  RoundRow(UUID id, Rounds.RoundStart start, String sheet, Instant startedAt) {
     this.id = id;
     this.engineId = start.engineId();
     this.state = start.state();

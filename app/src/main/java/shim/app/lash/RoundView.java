@@ -69,7 +69,7 @@ public record RoundView(
    */
   public record ReadingView(
       UUID id,
-      ReadingRow.Form form,
+      Form form,
       @Nullable Double figure,
       @Nullable Double secondFigure,
       Reading.@Nullable Feel feel,
@@ -113,7 +113,7 @@ public record RoundView(
       @Nullable PartChoice part,
       @Nullable Double partNowIn,
       @Nullable String ask,
-      LookRow.@Nullable Seen spring,
-      LookRow.@Nullable Seen rocker,
+      @Nullable Seen spring,
+      @Nullable Seen rocker,
       @Nullable String note) {}
 }

@@ -75,7 +75,7 @@ public class Rounds {
    * @param onMarks keep the best few to the balancer's marks
    * @param startedAt now when missing
    */
-  public record Start(
+  public record RoundStart(
       @NotNull UUID engineId,
       @NotNull(message = "say whether the engine is hot or cold") HeatState state,
       @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
@@ -101,10 +101,10 @@ public class Rounds {
    * @param basedOn version it changes; null when new
    * @param why reason of a correction
    */
-  public record Entry(
+  public record ReadingEntry(
       @NotNull Position valve,
-      ReadingRow.@NotNull Phase phase,
-      ReadingRow.@NotNull Form form,
+      @NotNull Phase phase,
+      @NotNull Form form,
       @Nullable Double figure,
       @Nullable Double secondFigure,
       Reading.@Nullable Feel feel,
@@ -116,31 +116,31 @@ public class Rounds {
       @Size(max = 400, message = "400 letters at most") @Nullable String why) {}
 
   /** What was seen at a valve. */
-  public record Look(
-      LookRow.@Nullable Seen spring,
-      LookRow.@Nullable Seen rocker,
+  public record ValveLook(
+      @Nullable Seen spring,
+      @Nullable Seen rocker,
       @Size(max = 2000, message = "2000 letters at most") @Nullable String note,
       boolean skipped,
       @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand) {}
 
   /** The signature under a round. */
-  public record Signature(
+  public record SignOff(
       @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String initials,
       @Nullable Double headTempEndF,
       @Size(max = 2000, message = "2000 letters at most") @Nullable String note) {}
 
   /** Parts changed in the chain of some valves. */
-  public record Change(
+  public record PartsChanged(
       @NotNull UUID engineId,
       @NotNull List<Position> valves,
-      ChainChangeRow.@NotNull Part part,
+      @NotNull Part part,
       @PositiveOrZero(message = "engine hours cannot be below zero") double engineHours,
       @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
       @Size(max = 400, message = "400 letters at most") @Nullable String note,
       @Nullable Instant changedAt) {}
 
   /** Begins a round; a repeat with the same id changes nothing. */
-  public void start(UUID id, Start start) {
+  public void start(UUID id, RoundStart start) {
     if (rounds.existsById(id)) {
       return;
     }
@@ -164,7 +164,7 @@ public class Rounds {
   }
 
   /** Keeps a reading, or a correction of one. */
-  public void read(UUID roundId, UUID readingId, Entry entry, @Nullable Instant takenAt) {
+  public void read(UUID roundId, UUID readingId, ReadingEntry entry, @Nullable Instant takenAt) {
     RoundRow round = open(roundId);
     Engine engine = reader.engine(round);
     requireSense(engine, roundId, entry);
@@ -183,7 +183,7 @@ public class Rounds {
     unskip(roundId, entry);
   }
 
-  private void unskip(UUID roundId, Entry entry) {
+  private void unskip(UUID roundId, ReadingEntry entry) {
     looks
         .findByRoundIdAndValve(roundId, entry.valve().toString())
         .filter(l -> l.skipped)
@@ -194,34 +194,34 @@ public class Rounds {
             });
   }
 
-  private static void requireSeen(ReadingRow held, Entry entry) {
+  private static void requireSeen(ReadingRow held, ReadingEntry entry) {
     if (entry.basedOn() == null || entry.basedOn() != held.version) {
       throw Refusal.conflict(
           String.format(
               "%s already has a figure as %s by %s: %s. Yours (%s) is not kept yet: keep theirs,"
                   + " or correct it.",
               held.valve,
-              held.phase == ReadingRow.Phase.FOUND ? "found" : "left",
+              held.phase == Phase.FOUND ? "found" : "left",
               held.hand,
               said(held.typed, held.form),
               said(entry.typed(), entry.form())));
     }
   }
 
-  private static String said(@Nullable String typed, ReadingRow.Form form) {
-    return form == ReadingRow.Form.SAME ? "as found" : String.valueOf(typed);
+  private static String said(@Nullable String typed, Form form) {
+    return form == Form.SAME ? "as found" : String.valueOf(typed);
   }
 
-  private void requireSense(Engine engine, UUID roundId, Entry e) {
+  private void requireSense(Engine engine, UUID roundId, ReadingEntry e) {
     if (!engine.layout().positions().contains(e.valve())) {
       throw Refusal.invalid("valve", "this engine has no valve " + e.valve());
     }
     boolean hydraulic = engine.drive().lifter().hydraulic();
-    if (e.form() == ReadingRow.Form.SAME) {
+    if (e.form() == Form.SAME) {
       requireFound(roundId, e);
       return;
     }
-    if (hydraulic != (e.form() == ReadingRow.Form.TURNS)) {
+    if (hydraulic != (e.form() == Form.TURNS)) {
       throw Refusal.invalid(
           "form",
           hydraulic
@@ -233,7 +233,7 @@ public class Rounds {
     }
     if (hydraulic) {
       Preload found = Preload.of(engine.drive(), e.valve().kind(), e.figure(), 0);
-      if (e.phase() == ReadingRow.Phase.LEFT) {
+      if (e.phase() == Phase.LEFT) {
         Preload.requireTravel(found.foundTravelIn(), found.totalIn(), e.figure());
       }
     } else {
@@ -243,12 +243,12 @@ public class Rounds {
     }
   }
 
-  private void requireFound(UUID roundId, Entry e) {
+  private void requireFound(UUID roundId, ReadingEntry e) {
     boolean found =
         readings
-            .findByRoundIdAndValveAndPhase(roundId, e.valve().toString(), ReadingRow.Phase.FOUND)
+            .findByRoundIdAndValveAndPhase(roundId, e.valve().toString(), Phase.FOUND)
             .isPresent();
-    if (e.phase() == ReadingRow.Phase.FOUND || !found) {
+    if (e.phase() == Phase.FOUND || !found) {
       throw Refusal.invalid("form", "enter as found first: there is nothing to leave as found");
     }
   }
@@ -268,7 +268,7 @@ public class Rounds {
   }
 
   /** Keeps what was seen at a valve, a note, or that it was put off. */
-  public void look(UUID roundId, Position valve, Look look) {
+  public void look(UUID roundId, Position valve, ValveLook look) {
     RoundRow round = open(roundId);
     if (!reader.engine(round).layout().positions().contains(valve)) {
       throw Refusal.invalid("valve", "this engine has no valve " + valve);
@@ -287,14 +287,14 @@ public class Rounds {
   }
 
   /** Signs the round off and keeps what Shim said that day. */
-  public void sign(UUID id, Signature signature) {
+  public void sign(UUID id, SignOff signature, @Nullable Instant at) {
     RoundRow round = open(id);
     round.headTempEndF = signature.headTempEndF();
     if (signature.note() != null && !signature.note().isBlank()) {
       round.note = signature.note();
     }
     round.signedBy = signature.initials();
-    round.signedAt = now();
+    round.signedAt = at == null ? now() : at;
     round.ruleVersion = RULE_VERSION;
     round.said = json.writeValueAsString(reader.view(round).story());
     Because.of(signature.initials(), "signed off");
@@ -302,7 +302,7 @@ public class Rounds {
   }
 
   /** Keeps that parts were changed in the chain of some valves. */
-  public void change(UUID id, Change change) {
+  public void change(UUID id, PartsChanged change) {
     Engine engine = engines.get(change.engineId()).engine();
     if (change.valves().isEmpty()) {
       throw Refusal.invalid("valves", "choose the valves whose part was changed");

@@ -15,8 +15,7 @@ interface ReadingRows extends JpaRepository<ReadingRow, UUID> {
 
   List<ReadingRow> findByRoundIdIn(Collection<UUID> roundIds);
 
-  Optional<ReadingRow> findByRoundIdAndValveAndPhase(
-      UUID roundId, String valve, ReadingRow.Phase phase);
+  Optional<ReadingRow> findByRoundIdAndValveAndPhase(UUID roundId, String valve, Phase phase);
 }
 
 interface LookRows extends JpaRepository<LookRow, UUID> {

@@ -92,7 +92,7 @@ final class ValveReader {
 
   private RoundView.ReadingView reading(ReadingRow r, RoundView.@Nullable ReadingView found) {
     Reading gap = r.reading(engine.rules().feelerStepIn());
-    boolean same = r.form == ReadingRow.Form.SAME && found != null;
+    boolean same = r.form == Form.SAME && found != null;
     return new RoundView.ReadingView(
         r.id,
         r.form,
@@ -103,7 +103,7 @@ final class ValveReader {
         same ? found.valueIn() : gap == null ? null : Double.valueOf(gap.valueIn()),
         same ? found.lowIn() : gap == null ? null : Double.valueOf(gap.lowIn()),
         same ? found.highIn() : gap == null ? null : Double.valueOf(gap.highIn()),
-        same ? found.turns() : r.form == ReadingRow.Form.TURNS ? r.figure : null,
+        same ? found.turns() : r.form == Form.TURNS ? r.figure : null,
         r.partSizeIn,
         r.hand,
         r.note,

@@ -24,7 +24,7 @@ class EventController {
   }
 
   @PutMapping("/api/events/{id}")
-  List<Events.EventView> put(@PathVariable UUID id, @RequestBody @Valid Events.Entry entry) {
+  List<Events.EventView> put(@PathVariable UUID id, @RequestBody @Valid Events.EventEntry entry) {
     events.put(id, entry);
     return events.of(entry.engineId());
   }

@@ -36,7 +36,7 @@ public class Events {
    * @param plannedHours engine hours it is expected to take
    * @param runHours engine hours it took; null while it is to come
    */
-  public record Entry(
+  public record EventEntry(
       @NotNull UUID engineId,
       @NotBlank(message = "give the event a name") @Size(max = 80, message = "80 letters at most")
           String name,
@@ -55,7 +55,7 @@ public class Events {
         .toList();
   }
 
-  public void put(UUID id, Entry entry) {
+  public void put(UUID id, EventEntry entry) {
     engines.get(entry.engineId());
     EventRow row = rows.findById(id).orElseGet(() -> new EventRow(id));
     row.engineId = entry.engineId();

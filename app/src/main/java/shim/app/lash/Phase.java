@@ -1,0 +1,7 @@
+package shim.app.lash;
+
+/** Before or after the wrench. */
+public enum Phase {
+  FOUND,
+  LEFT
+}

@@ -1,0 +1,62 @@
+import createClient from "openapi-fetch";
+import type { components, paths } from "./schema";
+
+export type Schemas = components["schemas"];
+export type Valve = string;
+
+/** One field at fault, in a technician's words. */
+export interface FieldError {
+  field: string;
+  message: string;
+}
+
+/** Every refusal of the API, as RFC 9457 tells it; `offline` when Shim did not answer at all. */
+export class ApiProblem extends Error {
+  constructor(
+    message: string,
+    readonly status: number,
+    readonly errors: FieldError[] = [],
+  ) {
+    super(message);
+    this.name = "ApiProblem";
+  }
+
+  get offline() {
+    return this.status === 0;
+  }
+
+  get conflict() {
+    return this.status === 409;
+  }
+}
+
+const client = createClient<paths>({ baseUrl: "/" });
+
+interface Answer<T> {
+  data?: T;
+  error?: unknown;
+  response: Response;
+}
+
+function isProblem(e: unknown): e is { detail?: string; errors?: FieldError[] } {
+  return typeof e === "object" && e !== null && "detail" in e;
+}
+
+/** Unwraps an answer or throws the one error type of the application. */
+export async function answered<T>(call: Promise<Answer<T>>): Promise<T> {
+  let answer: Answer<T>;
+  try {
+    answer = await call;
+  } catch {
+    throw new ApiProblem("Shim does not answer: is it still running?", 0);
+  }
+  if (answer.response.ok) return answer.data as T;
+  const problem = isProblem(answer.error) ? answer.error : {};
+  throw new ApiProblem(
+    problem.detail ?? "Shim could not do this",
+    answer.response.status,
+    problem.errors ?? [],
+  );
+}
+
+export const api = client;

@@ -1,0 +1,101 @@
+import { queryOptions } from "@tanstack/react-query";
+import { answered, api, type Schemas } from "./client";
+
+/** One factory per endpoint; features use these and never spell a URL twice. */
+export const engines = () =>
+  queryOptions({ queryKey: ["engines"], queryFn: () => answered(api.GET("/api/engines")) });
+
+export const engine = (id: string) =>
+  queryOptions({
+    queryKey: ["engines", id],
+    queryFn: () => answered(api.GET("/api/engines/{id}", { params: { path: { id } } })),
+  });
+
+export const presets = () =>
+  queryOptions({
+    queryKey: ["presets"],
+    queryFn: () => answered(api.GET("/api/presets")),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+
+export const about = () =>
+  queryOptions({
+    queryKey: ["about"],
+    queryFn: () => answered(api.GET("/api/about")),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+
+export const sheetReading = (sheet: Schemas["EngineSheet"]) =>
+  queryOptions({
+    queryKey: ["sheet", sheet],
+    queryFn: () => answered(api.POST("/api/calc/sheet", { body: sheet })),
+    staleTime: Number.POSITIVE_INFINITY,
+    placeholderData: (before: Schemas["SheetReading"] | undefined) => before,
+  });
+
+export const comparison = (request: Schemas["CompareRequest"]) =>
+  queryOptions({
+    queryKey: ["plans", request],
+    queryFn: () => answered(api.POST("/api/calc/setting-plans", { body: request })),
+    staleTime: Number.POSITIVE_INFINITY,
+    placeholderData: (before: Schemas["Comparison"] | undefined) => before,
+  });
+
+export const plan = (request: Schemas["PlanRequest"]) =>
+  queryOptions({
+    queryKey: ["plan", request],
+    queryFn: () => answered(api.POST("/api/calc/setting-plan", { body: request })),
+    staleTime: Number.POSITIVE_INFINITY,
+    placeholderData: (before: Schemas["PlanView"] | undefined) => before,
+  });
+
+export const rounds = (engineId: string) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "rounds"],
+    queryFn: () => answered(api.GET("/api/engines/{id}/rounds", { params: { path: { id: engineId } } })),
+  });
+
+export const lashHistory = (engineId: string) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "lash"],
+    queryFn: () =>
+      answered(api.GET("/api/engines/{id}/lash-history", { params: { path: { id: engineId } } })),
+  });
+
+export const lashTargets = (engineId: string, state: "HOT" | "COLD") =>
+  queryOptions({
+    queryKey: ["engines", engineId, "targets", state],
+    queryFn: () =>
+      answered(
+        api.GET("/api/engines/{id}/lash-targets", { params: { path: { id: engineId }, query: { state } } }),
+      ),
+  });
+
+export const events = (engineId: string) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "events"],
+    queryFn: () => answered(api.GET("/api/engines/{id}/events", { params: { path: { id: engineId } } })),
+  });
+
+/** Two devices on one round see each other's readings: asked again every two seconds. */
+export const round = (id: string) =>
+  queryOptions({
+    queryKey: ["rounds", id],
+    queryFn: () => answered(api.GET("/api/rounds/{id}", { params: { path: { id } } })),
+    refetchInterval: (q) => (q.state.data?.signedBy ? false : 2000),
+  });
+
+export const revisions = (id: string) =>
+  queryOptions({
+    queryKey: ["rounds", id, "revisions"],
+    queryFn: () => answered(api.GET("/api/rounds/{id}/revisions", { params: { path: { id } } })),
+  });
+
+export const pastStop = (id: string, crankDeg: number, missedDeg: number) =>
+  queryOptions({
+    queryKey: ["rounds", id, "past", crankDeg, missedDeg],
+    queryFn: () =>
+      answered(
+        api.GET("/api/rounds/{id}/past-stop", { params: { path: { id }, query: { crankDeg, missedDeg } } }),
+      ),
+  });

@@ -1,0 +1,154 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link, useParams } from "@tanstack/react-router";
+import { useState } from "react";
+import type { Schemas, Valve } from "../../api/client";
+import { events, lashHistory, rounds } from "../../api/queries";
+import { ValvePlan } from "../../plan/ValvePlan";
+import { MARKS, MarkIcon } from "../../plan/verdict";
+import { HoursRail } from "../../rail/HoursRail";
+import { EngineFrame, Waiting } from "../../shell/EngineFrame";
+import { useSettings } from "../../shell/settings";
+import { Choice } from "../../ui/Choice";
+import { unitName } from "../../units/lash";
+import { NextStep } from "../home/HomePage";
+import { readiness } from "../home/readiness";
+import { facesAt, type Shown } from "../lash/faces";
+import { ValveLife } from "../lash/ValveLife";
+import { ChangePart } from "../running/ChangePart";
+import { EventList } from "../running/EventList";
+
+/** Plan, rail and panel of one engine: where, when, and the work at hand. */
+export function EnginePage() {
+  const { id } = useParams({ from: "/engines/$id" });
+  return <EngineFrame id={id}>{(engine) => <Now engine={engine} />}</EngineFrame>;
+}
+
+function Now({ engine }: { engine: Schemas["EngineView"] }) {
+  const { unit } = useSettings();
+  const [hour, setHour] = useState<number | null>(null);
+  const [shown, setShown] = useState<Shown>("left");
+  const [valve, setValve] = useState<Valve>();
+  const r = useQuery(rounds(engine.id));
+  const e = useQuery(events(engine.id));
+  const l = useQuery(lashHistory(engine.id));
+  if (!r.data || !e.data || !l.data) return <Waiting />;
+  const ready = readiness(r.data, e.data);
+  return (
+    <>
+      <div className="grid min-h-0 flex-1 gap-3 p-3 min-[1000px]:grid-cols-[minmax(340px,420px)_1fr]">
+        <section className="scribed flex min-w-0 flex-col gap-2 rounded p-3" aria-label="Valve plan">
+          <Choice
+            label={`Lash in ${unitName(unit)}${hour === null ? "" : ` as it was at ${hour} h`}`}
+            value={shown}
+            onChange={setShown}
+            options={[
+              ["left", "As left"],
+              ["found", "As found"],
+              ["drift", "Drift"],
+            ]}
+          />
+          <ValvePlan
+            layout={engine.layout}
+            faces={facesAt(l.data, hour, shown, unit)}
+            selected={valve}
+            onSelect={(v) => setValve(v === valve ? undefined : v)}
+            label={`Valve plan of ${engine.name}`}
+            className="max-h-[62vh] min-h-72 w-full flex-1"
+          />
+          <Legend />
+        </section>
+        <div className="flex min-w-0 flex-col gap-3">
+          <section className="scribed flex flex-wrap items-center gap-4 rounded p-4" aria-label="Next">
+            <div className="min-w-60 flex-1">
+              <p className="text-xl font-semibold">{ready.words}</p>
+              <p className="text-muted">
+                {ready.next
+                  ? `${ready.next.name}, ${ready.days}, ${ready.next.plannedHours} h planned`
+                  : "No event planned yet"}
+              </p>
+            </div>
+            <NextStep engineId={engine.id} ready={ready} />
+          </section>
+          {valve ? <ValveLife lash={l.data} valve={valve} /> : <TargetsNow lash={l.data} />}
+          <div className="grid gap-3 min-[1180px]:grid-cols-2">
+            <RoundList rounds={r.data} />
+            <EventList engineId={engine.id} events={e.data} />
+          </div>
+          <ChangePart engine={engine} rounds={r.data} events={e.data} changes={l.data.changes} />
+        </div>
+      </div>
+      <HoursRail rounds={r.data} events={e.data} changes={l.data.changes} hour={hour} onHour={setHour} />
+    </>
+  );
+}
+
+export function Legend() {
+  return (
+    <ul className="flex flex-wrap gap-x-4 gap-y-1 text-sm text-muted">
+      {(["IN", "TIGHT", "WIDE", "BELOW_FLOOR"] as const).map((m) => (
+        <li key={m} className="flex items-center gap-1.5">
+          <MarkIcon mark={m} size={18} /> {MARKS[m].word}
+        </li>
+      ))}
+      <li>exhaust: double ring</li>
+    </ul>
+  );
+}
+
+function TargetsNow({ lash }: { lash: Schemas["EngineLash"] }) {
+  if (lash.targets.length === 0) {
+    return (
+      <section className="scribed rounded p-4">
+        <h2 className="text-lg">Hydraulic lifters</h2>
+        <p className="text-muted">
+          A round sets preload, in turns from zero lash. Choose a valve on the plan.
+        </p>
+      </section>
+    );
+  }
+  return (
+    <section className="scribed rounded p-4" aria-label="Lash wanted">
+      <h2 className="mb-2 text-lg">Lash wanted</h2>
+      <div className="grid grid-cols-2 gap-x-6 gap-y-3 min-[1180px]:grid-cols-4">
+        {lash.targets.map((t) => (
+          <div key={t.kind + t.state}>
+            <p className="text-sm text-muted">
+              {t.kind === "INTAKE" ? "Intake" : "Exhaust"} {t.state.toLowerCase()}
+            </p>
+            <p className="num text-3xl">{t.targetIn.toFixed(4)}</p>
+            <p className="text-sm text-muted">
+              ± {t.toleranceIn.toFixed(3)}
+              {t.floorIn !== undefined && `, lowest ${t.floorIn.toFixed(3)}`}
+            </p>
+            <p className="text-sm text-muted">{t.from}</p>
+          </div>
+        ))}
+      </div>
+    </section>
+  );
+}
+
+function RoundList({ rounds: all }: { rounds: Schemas["RoundLine"][] }) {
+  return (
+    <section className="scribed rounded p-4" aria-label="Rounds">
+      <h2 className="mb-1 text-lg">Rounds</h2>
+      {all.length === 0 && <p className="text-muted">None yet.</p>}
+      <ul className="max-h-56 overflow-auto" tabIndex={-1}>
+        {all.map((r) => (
+          <li key={r.id}>
+            <Link
+              to={r.signedBy ? "/rounds/$id/end" : "/rounds/$id"}
+              params={{ id: r.id }}
+              className="flex min-h-11 items-center gap-3 border-t border-hair no-underline hover:bg-raised"
+            >
+              <span className="num w-16 text-right text-xl">{r.engineHours.toFixed(1)} h</span>
+              <span className="w-12 font-semibold">{r.state.toLowerCase()}</span>
+              <span className="flex-1 text-muted">{new Date(r.startedAt).toLocaleDateString()}</span>
+              <span>{r.signedBy ? `signed ${r.signedBy}` : `open, ${r.read} of ${r.valves}`}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,218 @@
+import type { Schemas } from "../../api/client";
+import { fromInch, type LashUnit, toInch } from "../../units/lash";
+
+export type EngineSheet = Schemas["EngineSheet"];
+
+/** The form keeps every number as it was typed; this is the sheet with text in all its boxes. */
+export interface SheetForm {
+  name: string;
+  layout: {
+    arrangement: string;
+    firingOrder: string;
+    intervals: string;
+    rotation: string;
+    banks: { name: string; cylinders: string; valveOrder: string }[];
+  };
+  drive: Record<(typeof DRIVE_TEXT)[number], string> & Record<(typeof DRIVE_FLAGS)[number], boolean>;
+  bottomEnd: Record<(typeof BOTTOM)[number], string>;
+  cam: Record<(typeof CAM)[number], string> & {
+    intake: Row[];
+    exhaust: Row[];
+    events: Record<(typeof EVENTS)[number], string>;
+  };
+  rules: Record<(typeof RULES)[number], string>;
+  use: { unit: string; boostPsi: string; classRules: { rule: string; source: string; date: string }[] };
+}
+
+export interface Row {
+  tappetLiftIn: string;
+  durationDeg: string;
+}
+
+const DRIVE_TEXT = [
+  "lifter",
+  "rocker",
+  "ratioIntake",
+  "ratioExhaust",
+  "adjuster",
+  "thread",
+  "plungerTravelIn",
+  "preloadTurns",
+  "partsIn",
+  "partIntakeIn",
+  "partExhaustIn",
+  "clampNote",
+] as const;
+const DRIVE_FLAGS = ["linkBars", "fixingClampsHead", "intakeOverLifters"] as const;
+const BOTTOM = ["boreIn", "strokeIn", "rodIn", "block", "heads", "staticTimingDeg"] as const;
+const CAM = [
+  "card",
+  "liftAt",
+  "liftIntakeIn",
+  "liftExhaustIn",
+  "lsaDeg",
+  "intakeCentreDeg",
+  "lashIntakeIn",
+  "lashExhaustIn",
+  "floorIntakeIn",
+  "floorExhaustIn",
+  "lashState",
+] as const;
+const EVENTS = ["atTappetLiftIn", "ivoBtdcDeg", "ivcAbdcDeg", "evoBbdcDeg", "evcAtdcDeg"] as const;
+const RULES = [
+  "hotCold",
+  "fixedColdMinusHotIn",
+  "toleranceIn",
+  "feelerStepIn",
+  "rampMarginDeg",
+  "school",
+  "balancerMarks",
+] as const;
+
+/** Words and lists stay text; every other box is a number. */
+const WORDS = new Set<string>([
+  "lifter",
+  "rocker",
+  "adjuster",
+  "thread",
+  "partsIn",
+  "clampNote",
+  "block",
+  "heads",
+  "card",
+  "liftAt",
+  "lashState",
+  "hotCold",
+  "school",
+  "balancerMarks",
+]);
+
+/** Boxes that follow the person's unit of length; all others are inches by the trade's cards. */
+export const isLength = (key: string) => key.endsWith("In") && key !== "partsIn";
+
+const unitOf = (u: LashUnit) => (u === "mm" ? "mm" : "in");
+
+export interface Unreadable {
+  field: string;
+  message: string;
+}
+
+function textOf(value: unknown, key: string, unit: LashUnit): string {
+  if (value === undefined || value === null) return "";
+  if (typeof value === "number" && isLength(key)) {
+    return String(Math.round(fromInch(value, unitOf(unit)) * 10000) / 10000);
+  }
+  return String(value);
+}
+
+function boxes<K extends string>(
+  keys: readonly K[],
+  from: object | undefined,
+  unit: LashUnit,
+): Record<K, string> {
+  const values = (from ?? {}) as Record<string, unknown>;
+  return Object.fromEntries(keys.map((k) => [k, textOf(values[k], k, unit)])) as Record<K, string>;
+}
+
+const rows = (points: Schemas["DurationPoint"][] | undefined, unit: LashUnit): Row[] =>
+  points && points.length > 0
+    ? points.map((p) => boxes(["tappetLiftIn", "durationDeg"], p, unit))
+    : [{ tappetLiftIn: "", durationDeg: "" }];
+
+export function toForm(s: EngineSheet, unit: LashUnit): SheetForm {
+  const flags = s.drive ?? {};
+  return {
+    name: s.name ?? "",
+    layout: {
+      arrangement: s.layout?.arrangement ?? "INLINE",
+      firingOrder: s.layout?.firingOrder ?? "",
+      intervals: s.layout?.intervals ?? "",
+      rotation: s.layout?.rotation ?? "CLOCKWISE",
+      banks: (s.layout?.banks ?? []).map((b) => ({
+        name: b.name ?? "",
+        cylinders: b.cylinders ?? "",
+        valveOrder: b.valveOrder ?? "",
+      })),
+    },
+    drive: {
+      ...boxes(DRIVE_TEXT, s.drive, unit),
+      linkBars: flags.linkBars ?? false,
+      fixingClampsHead: flags.fixingClampsHead ?? false,
+      intakeOverLifters: flags.intakeOverLifters ?? false,
+    },
+    bottomEnd: boxes(BOTTOM, s.bottomEnd, unit),
+    cam: {
+      ...boxes(CAM, s.cam, unit),
+      intake: rows(s.cam?.intake, unit),
+      exhaust: rows(s.cam?.exhaust, unit),
+      events: boxes(EVENTS, s.cam?.events, unit),
+    },
+    rules: boxes(RULES, s.rules, unit),
+    use: {
+      unit: s.use?.unit ?? "",
+      boostPsi: textOf(s.use?.boostPsi, "boostPsi", unit),
+      classRules: (s.use?.classRules ?? []).map((r) => ({
+        rule: r.rule ?? "",
+        source: r.source ?? "",
+        date: r.date ?? "",
+      })),
+    },
+  };
+}
+
+/** Reads the boxes back; what is no number is said at its box, and the rest still goes on. */
+export function toSheet(form: SheetForm, unit: LashUnit): { sheet: EngineSheet; unreadable: Unreadable[] } {
+  const unreadable: Unreadable[] = [];
+  const part = (values: object, path: string, keys: readonly string[]) => {
+    const out: Record<string, unknown> = {};
+    for (const key of keys) {
+      const text = String((values as Record<string, unknown>)[key] ?? "").trim();
+      if (text === "") continue;
+      out[key] = WORDS.has(key) ? text : number(text, `${path}.${key}`, key);
+    }
+    return out;
+  };
+  const number = (text: string, field: string, key: string) => {
+    const value = Number(text.replace(",", ".").replace(/\s*(mm|in|"|°)$/, ""));
+    if (!Number.isFinite(value)) {
+      unreadable.push({ field, message: `"${text}" is not a number` });
+      return undefined;
+    }
+    return isLength(key) ? toInch(value, unitOf(unit)) : value;
+  };
+  const points = (list: Row[], path: string) =>
+    list.map((r, i) => part(r, `${path}.${i}`, ["tappetLiftIn", "durationDeg"]));
+  const eventBoxes = part(form.cam.events, "cam.events", EVENTS);
+  const sheet = {
+    name: form.name,
+    layout: { ...form.layout },
+    drive: {
+      ...part(form.drive, "drive", DRIVE_TEXT),
+      linkBars: form.drive.linkBars,
+      fixingClampsHead: form.drive.fixingClampsHead,
+      intakeOverLifters: form.drive.intakeOverLifters,
+    },
+    bottomEnd: part(form.bottomEnd, "bottomEnd", BOTTOM),
+    cam: {
+      ...part(form.cam, "cam", CAM),
+      intake: points(form.cam.intake, "cam.intake"),
+      exhaust: points(form.cam.exhaust, "cam.exhaust"),
+      events: Object.keys(eventBoxes).length > 0 ? eventBoxes : undefined,
+    },
+    rules: part(form.rules, "rules", RULES),
+    use: {
+      ...part(form.use, "use", ["boostPsi"]),
+      unit: form.use.unit || undefined,
+      classRules: form.use.classRules.filter((r) => r.rule.trim() !== ""),
+    },
+  };
+  return { sheet: sheet as EngineSheet, unreadable };
+}
+
+/** What a new sheet starts with: the choices most engines make, and nothing a person must know. */
+export const BLANK: EngineSheet = {
+  drive: { lifter: "FLAT_SOLID", rocker: "STUD", adjuster: "FULCRUM_NUT" },
+  bottomEnd: { block: "IRON", heads: "IRON" },
+  cam: { liftAt: "LOBE", lashState: "HOT" },
+  rules: { hotCold: "TABLE", school: "BEST_STOPS" },
+};

@@ -1,0 +1,123 @@
+import { useQueries, useQuery } from "@tanstack/react-query";
+import { Link } from "@tanstack/react-router";
+import { Plus } from "lucide-react";
+import type { Schemas } from "../../api/client";
+import { engines, events, lashHistory, rounds } from "../../api/queries";
+import { ValvePlan } from "../../plan/ValvePlan";
+import { hoursNow } from "../../rail/HoursRail";
+import { Waiting } from "../../shell/EngineFrame";
+import { Problem } from "../../shell/Problem";
+import { buttonClass } from "../../ui/Button";
+import { facesAt } from "../lash/faces";
+import { type Readiness, readiness } from "./readiness";
+
+/** In one glance: which engine, which event next, what must be done before it. */
+export function HomePage() {
+  const query = useQuery(engines());
+  if (query.error) return <Problem error={query.error} />;
+  if (!query.data) return <Waiting />;
+  if (query.data.length === 0) return <FirstEngine />;
+  return (
+    <div className="p-3">
+      <div className="mb-3 flex items-center justify-between">
+        <h1 className="text-2xl">Engines</h1>
+        <Link to="/engines/new" className={buttonClass()}>
+          <Plus aria-hidden className="size-5" /> New engine
+        </Link>
+      </div>
+      <div className="grid gap-3 min-[900px]:grid-cols-2">
+        {query.data.map((e) => (
+          <EngineCard key={e.id} engine={e} />
+        ))}
+      </div>
+    </div>
+  );
+}
+
+function FirstEngine() {
+  return (
+    <div className="mx-auto flex max-w-2xl flex-1 flex-col justify-center gap-4 p-6">
+      <h1 className="text-3xl">Describe your first engine</h1>
+      <p className="text-lg text-muted">
+        Its layout, valve drive and cam card, from the builder's sheet or the manual: ten minutes, once. From
+        then on Shim says where to bar the crank, which valve to set there, what its lash should be now and
+        how far to turn, and keeps every figure as found and as left.
+      </p>
+      <Link to="/engines/new" className={`${buttonClass("now")} self-start text-lg`}>
+        New engine
+      </Link>
+    </div>
+  );
+}
+
+function EngineCard({ engine }: { engine: Schemas["EngineView"] }) {
+  const [r, e, l] = useQueries({ queries: [rounds(engine.id), events(engine.id), lashHistory(engine.id)] });
+  const ready = r.data && e.data ? readiness(r.data, e.data) : undefined;
+  return (
+    <article className="scribed grid grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)] gap-4 rounded p-4">
+      <div className="flex min-w-0 flex-col gap-2">
+        <h2 className="text-xl">
+          <Link to="/engines/$id" params={{ id: engine.id }} className="no-underline hover:underline">
+            {engine.name}
+          </Link>
+        </h2>
+        {ready && <Next ready={ready} />}
+        <span className="flex-1" />
+        {ready && <NextStep engineId={engine.id} ready={ready} />}
+      </div>
+      <Link to="/engines/$id" params={{ id: engine.id }} aria-label={`Valve plan of ${engine.name}`}>
+        <ValvePlan
+          layout={engine.layout}
+          facing="left"
+          faces={l.data ? facesAt(l.data, null, "left", "thou") : undefined}
+          label={`${engine.name} from above`}
+          className="h-48 w-full"
+        />
+      </Link>
+      {r.data && e.data && (
+        <p className="col-span-2 text-sm text-muted">{`Engine hours ${hoursNow({ rounds: r.data, events: e.data }).toFixed(1)}`}</p>
+      )}
+    </article>
+  );
+}
+
+function Next({ ready }: { ready: Readiness }) {
+  return (
+    <>
+      <p>
+        {ready.next ? (
+          <>
+            <span className="text-muted">Next: </span>
+            <strong>{ready.next.name}</strong>, {ready.days}
+          </>
+        ) : (
+          <span className="text-muted">No event planned</span>
+        )}
+      </p>
+      <p className={`text-lg font-semibold ${ready.done ? "text-ok" : "text-ink"}`}>
+        {ready.done ? "✓ " : "▸ "}
+        {ready.words}
+      </p>
+    </>
+  );
+}
+
+/** The one thing to do now. */
+export function NextStep({ engineId, ready }: { engineId: string; ready: Readiness }) {
+  if (ready.openRound) {
+    return (
+      <Link to="/rounds/$id" params={{ id: ready.openRound.id }} className={buttonClass("now")}>
+        Go on with the round
+      </Link>
+    );
+  }
+  return (
+    <Link
+      to="/engines/$id/start"
+      params={{ id: engineId }}
+      className={buttonClass(ready.done ? "plain" : "now")}
+    >
+      Run the valves
+    </Link>
+  );
+}

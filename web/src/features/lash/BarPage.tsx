@@ -1,0 +1,67 @@
+import { Link, useParams } from "@tanstack/react-router";
+import { Waiting } from "../../shell/EngineFrame";
+import { Problem } from "../../shell/Problem";
+import { Button, buttonClass } from "../../ui/Button";
+import { nextValve } from "./flow";
+import { useRound } from "./useRound";
+
+/** For whoever turns the crank, on a second device: the next stop, readable from across the car. */
+export function BarPage() {
+  const { id } = useParams({ from: "/rounds/$id/bar" });
+  const { round, error, crank } = useRound(id);
+  if (error && !round) return <Problem error={error} />;
+  if (!round) return <Waiting />;
+  const next = nextValve(round, -1, () => false);
+  if (next === undefined || round.signedBy) {
+    return (
+      <div className="flex flex-1 flex-col items-center justify-center gap-6 p-6">
+        <p className="text-5xl font-bold">All valves are done.</p>
+        <Link to="/rounds/$id/end" params={{ id }} className={buttonClass("plain")}>
+          End of round
+        </Link>
+      </div>
+    );
+  }
+  const stop = round.plan.stops.find((s) => s.number === round.valves[next].stop) ?? round.plan.stops[0];
+  const there = round.crankDeg !== undefined && Math.abs(round.crankDeg - stop.crankDeg) < 0.5;
+  const left = round.valves
+    .filter((v) => v.stop === stop.number && v.status !== "DONE")
+    .map((v) => v.position);
+  return (
+    <div className="flex flex-1 flex-col justify-center gap-6 p-6 text-center">
+      <h1 className="text-2xl text-muted">
+        {round.engineName}, stop {stop.number} of {round.plan.stops.length}
+      </h1>
+      {there ? (
+        <>
+          <p className="text-6xl font-bold text-ok">✓ Hold it here</p>
+          <p className="text-3xl">Still to set: {left.join(" ")}</p>
+        </>
+      ) : (
+        <>
+          <p className="num text-[min(24vw,11rem)] leading-none text-accent">
+            {round.crankDeg === undefined
+              ? `${Math.round(stop.balancerDeg)}°`
+              : `+${Math.round((stop.crankDeg - round.crankDeg + 720) % 720)}°`}
+          </p>
+          <p className="text-4xl font-bold">{stop.look}</p>
+          <p className="text-2xl text-muted">
+            {stop.balancer}
+            {stop.rotor ? `; ${stop.rotor}` : ""}
+          </p>
+          <p className="text-xl">
+            Turn only {round.layout.rotation === "CLOCKWISE" ? "clockwise ↻" : "anticlockwise ↺"} seen from
+            the front.
+          </p>
+          <Button
+            look="now"
+            className="mx-auto min-h-20 px-12 text-3xl"
+            onClick={() => crank.mutate(stop.crankDeg)}
+          >
+            The crank is there
+          </Button>
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,254 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Link, useParams } from "@tanstack/react-router";
+import { useState } from "react";
+import { ApiProblem, answered, api, type Schemas } from "../../api/client";
+import { engine as engineQuery, revisions as revisionsQuery, round as roundQuery } from "../../api/queries";
+import { ValvePlan } from "../../plan/ValvePlan";
+import { MarkIcon } from "../../plan/verdict";
+import { EngineTabs, Waiting } from "../../shell/EngineFrame";
+import { Problem } from "../../shell/Problem";
+import { useSettings } from "../../shell/settings";
+import { Button, buttonClass } from "../../ui/Button";
+import { Field } from "../../ui/Field";
+import { Notice } from "../../ui/Notice";
+import { driftText, lashText, unitName } from "../../units/lash";
+import { roundFaces } from "./roundFaces";
+import { type Round, useRound } from "./useRound";
+
+/** What the round says, what to look at first, and the signature. */
+export function EndPage() {
+  const { id } = useParams({ from: "/rounds/$id/end" });
+  const { round, error } = useRound(id);
+  const { unit } = useSettings();
+  if (error && !round) return <Problem error={error} />;
+  if (!round) return <Waiting />;
+  return (
+    <>
+      <EngineTabs id={round.engineId} name={round.engineName} />
+      <div className="grid gap-3 p-3 min-[1000px]:grid-cols-[320px_minmax(0,1fr)]">
+        <section className="scribed rounded p-3" aria-label="Valve plan">
+          <ValvePlan
+            layout={round.layout}
+            faces={roundFaces(round, -1, unit)}
+            label="As left"
+            className="max-h-[70vh] w-full"
+          />
+        </section>
+        <div className="flex min-w-0 flex-col gap-3">
+          <header className="flex flex-wrap items-center gap-3">
+            <h2 className="flex-1 text-xl">
+              {round.state === "HOT" ? "Hot" : "Cold"} round at {round.engineHours} h: {round.done} of{" "}
+              {round.valves.length} valves
+            </h2>
+            {!round.signedBy && (
+              <Link
+                to="/rounds/$id"
+                params={{ id: round.id }}
+                className={buttonClass(round.done < round.valves.length ? "now" : "plain")}
+              >
+                {round.done < round.valves.length ? "Go on with the round" : "Back to the valves"}
+              </Link>
+            )}
+            <Link to="/rounds/$id/sheet" params={{ id: round.id }} className={buttonClass()}>
+              Lash sheet
+            </Link>
+          </header>
+          <FirstLooks story={round.story} hydraulic={round.hydraulic} />
+          {round.swaps && <Swaps swaps={round.swaps} />}
+          <SignOff round={round} />
+          <Figures round={round} />
+          <Corrections id={round.id} />
+        </div>
+      </div>
+    </>
+  );
+}
+
+const TONE = { FIRST: "stop", SOON: "care", KNOW: "know" } as const;
+
+function FirstLooks({ story, hydraulic }: { story: Schemas["RoundStory"]; hydraulic: boolean }) {
+  const open = story.first.filter((l) => !l.words.endsWith("was not done"));
+  const notDone = story.first.length - open.length;
+  return (
+    <section className="grid gap-2" aria-label="Look at first">
+      {open.map((l) => (
+        <Notice key={l.words} tone={TONE[l.weight]}>
+          {l.words}
+        </Notice>
+      ))}
+      {notDone > 0 && <Notice tone="care">{notDone} valves are not done yet.</Notice>}
+      {story.first.length === 0 && !hydraulic && (
+        <Notice tone="know">
+          Every valve was left inside its tolerance, and none moved apart from its kind.
+        </Notice>
+      )}
+    </section>
+  );
+}
+
+function Swaps({ swaps }: { swaps: Schemas["ShimSwaps"] }) {
+  return (
+    <section className="scribed rounded p-4" aria-label="Shims">
+      <h3 className="text-lg">Shims: {swaps.within} valves right without buying any</h3>
+      <ul>
+        {swaps.moves.map((m) => (
+          <li key={m.from + m.to}>
+            <strong>
+              {m.from} → {m.to}
+            </strong>{" "}
+            <span className="num text-lg">{m.shimIn.toFixed(4)}</span>, lash {m.lashIn.toFixed(4)}
+          </li>
+        ))}
+        {swaps.wanted.map((w) => (
+          <li key={w.position}>
+            <strong>{w.position}</strong> wants a shim of{" "}
+            <span className="num text-lg">{w.shimIn.toFixed(4)}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function SignOff({ round }: { round: Round }) {
+  const queries = useQueryClient();
+  const settings = useSettings();
+  const rules = useQuery(engineQuery(round.engineId)).data?.sheet.use?.classRules ?? [];
+  const [initials, setInitials] = useState(settings.hand || round.hand);
+  const [temp, setTemp] = useState("");
+  const [note, setNote] = useState("");
+  const sign = useMutation({
+    mutationFn: () =>
+      answered(
+        api.PUT("/api/rounds/{id}/signature", {
+          params: { path: { id: round.id } },
+          body: {
+            initials,
+            headTempEndF: temp.trim() === "" ? undefined : Number(temp.replace(",", ".")),
+            note: note || undefined,
+          },
+        }),
+      ),
+    onSuccess: (r) => {
+      queries.setQueryData(roundQuery(round.id).queryKey, r);
+      void queries.invalidateQueries({ queryKey: ["engines", round.engineId] });
+    },
+  });
+  if (round.signedBy) {
+    return (
+      <Notice tone="know">
+        Signed off by <strong>{round.signedBy}</strong>
+        {round.signedAt && `, ${new Date(round.signedAt).toLocaleString()}`}.
+        {round.headTempEndF !== undefined &&
+          ` Heads ${round.headTempStartF ?? "?"} to ${round.headTempEndF} °F.`}
+        {round.note && ` ${round.note}`}
+      </Notice>
+    );
+  }
+  const problem = sign.error instanceof ApiProblem ? sign.error : undefined;
+  return (
+    <form
+      className="scribed grid gap-3 rounded p-4"
+      aria-label="Sign off"
+      onSubmit={(e) => {
+        e.preventDefault();
+        sign.mutate();
+      }}
+    >
+      {rules.map((r) => (
+        <p key={r.rule}>
+          ▢ {r.rule}{" "}
+          <span className="text-sm text-muted">{[r.source, r.date].filter(Boolean).join(", ")}</span>
+        </p>
+      ))}
+      <div className="grid gap-3 min-[640px]:grid-cols-[8rem_12rem_1fr_auto] min-[640px]:items-start">
+        <Field
+          label="Your initials"
+          value={initials}
+          maxLength={12}
+          onChange={(e) => setInitials(e.target.value.toUpperCase())}
+          error={problem?.errors.find((e) => e.field === "initials")?.message}
+        />
+        <Field
+          label="Head temperature, °F"
+          value={temp}
+          inputMode="decimal"
+          hint="at the end, if known"
+          onChange={(e) => setTemp(e.target.value)}
+        />
+        <Field label="Note" value={note} maxLength={2000} onChange={(e) => setNote(e.target.value)} />
+        <Button
+          look={round.done === round.valves.length ? "now" : "plain"}
+          type="submit"
+          className="min-[640px]:mt-6"
+        >
+          Sign off
+        </Button>
+      </div>
+      {problem && problem.errors.length === 0 && <Notice tone="stop">{problem.message}</Notice>}
+    </form>
+  );
+}
+
+function Figures({ round }: { round: Round }) {
+  const { unit } = useSettings();
+  const medians = round.story.medianDriftIn as Record<string, number | undefined>;
+  return (
+    <section className="scribed overflow-x-auto rounded p-4" aria-label="Figures">
+      <table className="w-full text-left">
+        <thead className="text-sm text-muted">
+          <tr>
+            {["valve", "target", "found", "left", "drift", "against its kind", "read by", ""].map((h) => (
+              <th key={h} className="pr-4 font-medium">
+                {h}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {round.valves.map((v) => {
+            const median = medians[v.position.includes("I") ? "INTAKE" : "EXHAUST"];
+            const own = v.driftIn !== undefined && median !== undefined ? v.driftIn - median : undefined;
+            return (
+              <tr key={v.position} className="num border-t border-hair text-lg">
+                <th scope="row">{v.position}</th>
+                <td>{v.target ? lashText(v.target.targetIn, unit) : ""}</td>
+                <td>{v.found ? (v.found.turns ?? lashText(v.found.valueIn, unit)) : "–"}</td>
+                <td>{v.left ? (v.left.turns ?? lashText(v.left.valueIn, unit)) : "–"}</td>
+                <td>{driftText(v.driftIn, unit)}</td>
+                <td>{driftText(own, unit)}</td>
+                <td className="font-word text-base">{v.left?.hand ?? v.found?.hand}</td>
+                <td>{v.leftVerdict && <MarkIcon mark={v.leftVerdict} />}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="mt-2 text-sm text-muted">
+        {round.hydraulic
+          ? "turns back to zero lash"
+          : `lash in ${unitName(unit)}; drift is found minus left last time in the same state`}
+      </p>
+    </section>
+  );
+}
+
+/** What was changed after it was first written: the first figure is never lost. */
+function Corrections({ id }: { id: string }) {
+  const list = (useQuery(revisionsQuery(id)).data ?? []).filter((r) => r.change !== "ADD");
+  if (list.length === 0) return null;
+  return (
+    <details className="scribed rounded p-4">
+      <summary className="min-h-8 cursor-pointer font-semibold">{list.length} corrections</summary>
+      <ul>
+        {list.map((r) => (
+          <li key={r.at + r.valve + r.phase}>
+            <strong>{r.valve}</strong> as {r.phase.toLowerCase()}:{" "}
+            {r.change === "DEL" ? "taken back" : `now ${r.typed ?? "as found"}`} by {r.who ?? "?"} (
+            {r.why ?? "no reason given"})
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}

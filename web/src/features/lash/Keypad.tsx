@@ -1,0 +1,49 @@
+interface KeypadProps {
+  onKey: (key: string) => void;
+  onEnter: () => void;
+  hydraulic: boolean;
+}
+
+const ROWS = [
+  ["7", "8", "9", "-"],
+  ["4", "5", "6", "*"],
+  ["1", "2", "3", "+"],
+  ["0", ".", "/", "⌫"],
+];
+const WORDS: Record<string, string> = {
+  "-": "snug",
+  "*": "right",
+  "+": "loose",
+  "/": "goes / not",
+  "⌫": "erase",
+};
+
+/** Digits for a gloved thumb. */
+export function Keypad({ onKey, onEnter, hydraulic }: KeypadProps) {
+  return (
+    <fieldset className="grid grid-cols-4 gap-1.5" aria-label="Keypad">
+      {ROWS.flat().map((k) => (
+        <button
+          key={k}
+          type="button"
+          aria-label={WORDS[k] ?? k}
+          disabled={hydraulic && "-*+".includes(k)}
+          onClick={() => onKey(k)}
+          className="num flex min-h-15 flex-col items-center justify-center rounded border border-hair bg-raised text-3xl active:bg-line active:text-ground"
+        >
+          {k}
+          {WORDS[k] && k !== "⌫" && (
+            <span className="font-word text-xs font-medium text-muted">{WORDS[k]}</span>
+          )}
+        </button>
+      ))}
+      <button
+        type="button"
+        onClick={onEnter}
+        className="col-span-4 min-h-15 rounded bg-accent text-2xl font-bold text-on-accent"
+      >
+        Enter ⏎
+      </button>
+    </fieldset>
+  );
+}

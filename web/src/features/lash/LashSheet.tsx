@@ -1,0 +1,209 @@
+import { useQuery } from "@tanstack/react-query";
+import { useParams } from "@tanstack/react-router";
+import { useState } from "react";
+import type { Schemas, Valve } from "../../api/client";
+import { lashTargets, plan as planQuery } from "../../api/queries";
+import { kindOf } from "../../plan/geometry";
+import { ValvePlan } from "../../plan/ValvePlan";
+import { EngineFrame, EngineTabs, Waiting } from "../../shell/EngineFrame";
+import { Problem } from "../../shell/Problem";
+import { useSettings } from "../../shell/settings";
+import { Button } from "../../ui/Button";
+import { Choice } from "../../ui/Choice";
+import { lashText, unitName } from "../../units/lash";
+import { SCHOOLS, type School } from "../crank/schools";
+import { useRound } from "./useRound";
+
+interface Figures {
+  found?: string;
+  left?: string;
+}
+
+interface SheetProps {
+  name: string;
+  layout: Schemas["LayoutView"];
+  plan: Schemas["PlanView"];
+  targets: Schemas["LashTarget"][];
+  state: "HOT" | "COLD";
+  figures: Record<Valve, Figures>;
+  head: string;
+}
+
+/** A blank sheet for the wall of the trailer, in the engine's own order. */
+export function BlankSheetPage() {
+  const { id } = useParams({ from: "/engines/$id/sheet" });
+  return <EngineFrame id={id}>{(engine) => <Blank engine={engine} />}</EngineFrame>;
+}
+
+function Blank({ engine }: { engine: Schemas["EngineView"] }) {
+  const [state, setState] = useState<"HOT" | "COLD">(engine.sheet.cam?.lashState ?? "COLD");
+  const [school, setSchool] = useState<School>(
+    (engine.sheet.rules?.school as School | undefined) ?? "BEST_STOPS",
+  );
+  const plan = useQuery(planQuery({ sheet: engine.sheet, school, stops: 2, onMarks: false }));
+  const targets = useQuery(lashTargets(engine.id, state)).data;
+  const solid = !engine.sheet.drive?.lifter?.endsWith("HYDRAULIC");
+  return (
+    <>
+      <div className="no-print flex flex-wrap items-end gap-4 p-3">
+        <Choice
+          label="Sheet for a"
+          value={state}
+          onChange={setState}
+          options={[
+            ["HOT", "hot engine"],
+            ["COLD", "cold engine"],
+          ]}
+        />
+        <label className="flex flex-col gap-1 text-sm font-semibold text-muted">
+          Setting order
+          <select
+            value={school}
+            onChange={(e) => setSchool(e.target.value as School)}
+            className="min-h-11 rounded border border-hair bg-raised px-3 text-base text-ink"
+          >
+            {SCHOOLS.map(([v, t]) => (
+              <option key={v} value={v}>
+                {t}
+              </option>
+            ))}
+          </select>
+        </label>
+        <Button look="now" onClick={() => window.print()}>
+          Print
+        </Button>
+      </div>
+      {plan.error && <Problem error={plan.error} />}
+      {plan.data && targets && (
+        <Sheet
+          name={engine.name}
+          layout={engine.layout}
+          plan={plan.data}
+          targets={solid ? targets : []}
+          state={state}
+          figures={{}}
+          head="date ____________   hours ________   head °F ______ to ______   by ______"
+        />
+      )}
+    </>
+  );
+}
+
+/** A round's figures on the same sheet. */
+export function FilledSheetPage() {
+  const { id } = useParams({ from: "/rounds/$id/sheet" });
+  const { round, error } = useRound(id);
+  const { unit } = useSettings();
+  if (error && !round) return <Problem error={error} />;
+  if (!round) return <Waiting />;
+  const figures: Record<Valve, Figures> = {};
+  const text = (r: Schemas["ReadingView"] | undefined) => r && String(r.turns ?? lashText(r.valueIn, unit));
+  for (const v of round.valves) figures[v.position] = { found: text(v.found), left: text(v.left) };
+  const targets = (["INTAKE", "EXHAUST"] as const)
+    .map((kind) => round.valves.find((v) => kindOf(v.position) === kind)?.target)
+    .filter((t) => t !== undefined);
+  const temp =
+    round.headTempStartF === undefined
+      ? ""
+      : `, heads ${Math.round(round.headTempStartF)} to ${round.headTempEndF === undefined ? "?" : Math.round(round.headTempEndF)} °F`;
+  return (
+    <>
+      <EngineTabs id={round.engineId} name={round.engineName} />
+      <div className="no-print p-3">
+        <Button look="now" onClick={() => window.print()}>
+          Print
+        </Button>
+      </div>
+      <Sheet
+        name={round.engineName}
+        layout={round.layout}
+        plan={round.plan}
+        targets={targets}
+        state={round.state}
+        figures={figures}
+        head={`${new Date(round.startedAt).toLocaleDateString()}, ${round.engineHours} h${temp}, read by ${round.hand}${round.signedBy ? `, signed ${round.signedBy}` : ""}`}
+      />
+    </>
+  );
+}
+
+/** One page, readable at arm's length; the page itself is the report. */
+function Sheet({ name, layout, plan, targets, state, figures, head }: SheetProps) {
+  const { unit } = useSettings();
+  const faces = Object.fromEntries(
+    Object.entries(figures).map(([v, f]) => [v, { text: f.left ?? f.found ?? "" }]),
+  );
+  const many = plan.stops.length > 6;
+  return (
+    <article className="mx-3 mb-6 bg-plate p-4 text-ink print:m-0 print:p-0" aria-label="Lash sheet">
+      <header className="mb-2 flex flex-wrap items-baseline gap-x-6 border-b-2 border-line pb-1">
+        <h2 className="text-3xl">{name}</h2>
+        <p className="text-xl">
+          {targets.length > 0 ? `${state.toLowerCase()} lash, ${unitName(unit)}` : "preload, turns"}
+        </p>
+        <p className="text-lg">
+          firing order <strong>{layout.firingOrder.join("-")}</strong>
+        </p>
+        <p className="basis-full text-lg">{head}</p>
+      </header>
+      <div className="mb-2 grid grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)] items-center gap-6">
+        <ValvePlan
+          layout={layout}
+          facing="left"
+          faces={faces}
+          label={`${name} from above`}
+          className="max-h-60 w-full"
+        />
+        <div>
+          {targets.map((t) => (
+            <p key={t.kind} className="text-2xl">
+              {t.kind === "INTAKE" ? "Intake" : "Exhaust"}{" "}
+              <strong className="num text-4xl">{lashText(t.targetIn, unit)}</strong>{" "}
+              <span className="num">± {lashText(t.toleranceIn, unit)}</span>
+              {t.floorIn !== undefined && (
+                <span className="block text-base">
+                  lowest {lashText(t.floorIn, unit)}; {t.from}
+                </span>
+              )}
+            </p>
+          ))}
+          <p className="mt-1 text-base">{plan.title}: never turn back onto a stop.</p>
+        </div>
+      </div>
+      <ol className={many ? "grid grid-cols-2 gap-x-5" : ""}>
+        {plan.stops.map((s) => (
+          <li key={s.number} className="break-inside-avoid border-t border-line py-1">
+            <p className={many ? "text-sm" : "text-lg"}>
+              <strong className="num mr-2 text-2xl">{s.number}</strong>
+              {s.number > 1 && <span className="num">bar {Math.round(s.barDeg)}°: </span>}
+              <strong>{s.look}</strong>
+              <span className="text-muted"> ({s.balancer})</span>
+            </p>
+            <div className="flex flex-wrap gap-x-4 gap-y-1">
+              {s.valves.map((v) => (
+                <Boxes key={v.position} valve={v.position} figures={figures[v.position]} />
+              ))}
+            </div>
+          </li>
+        ))}
+      </ol>
+    </article>
+  );
+}
+
+function Boxes({ valve, figures }: { valve: Valve; figures?: Figures }) {
+  const box = "num inline-flex h-9 w-14 items-center justify-center border border-line text-xl";
+  return (
+    <span className="flex items-center gap-1">
+      <strong className="w-9 text-right text-xl">{valve}</strong>
+      <span className={box}>
+        <span className="sr-only">as found</span>
+        {figures?.found}
+      </span>
+      <span className={`${box} border-2`}>
+        <span className="sr-only">as left</span>
+        {figures?.left}
+      </span>
+    </span>
+  );
+}

@@ -1,0 +1,157 @@
+import { Link, useNavigate, useParams } from "@tanstack/react-router";
+import { useEffect, useState } from "react";
+import { ValvePlan } from "../../plan/ValvePlan";
+import { Waiting } from "../../shell/EngineFrame";
+import { Problem } from "../../shell/Problem";
+import { useSettings } from "../../shell/settings";
+import { buttonClass } from "../../ui/Button";
+import { Notice } from "../../ui/Notice";
+import { useNarrow } from "../../ui/useNarrow";
+import { nextValve } from "./flow";
+import { PassedStop } from "./PassedStop";
+import { roundFaces } from "./roundFaces";
+import { StopGuide } from "./StopGuide";
+import { type Round, useRound, type ValveView } from "./useRound";
+import { ValvePanel } from "./ValvePanel";
+
+/** The round at the car: bar, read, set, lock, read again, next. */
+export function RoundPage() {
+  const { id } = useParams({ from: "/rounds/$id" });
+  const work = useRound(id);
+  if (work.error && !work.round) return <Problem error={work.error} />;
+  if (!work.round) return <Waiting />;
+  return <AtTheCar round={work.round} work={work} />;
+}
+
+function AtTheCar({ round, work }: { round: Round; work: ReturnType<typeof useRound> }) {
+  const navigate = useNavigate();
+  const narrow = useNarrow();
+  const pendingLeft = (v: ValveView) => work.pending(v.position, "LEFT");
+  const [at, setAt] = useState(() => nextValve(round, -1, pendingLeft) ?? 0);
+  const [passed, setPassed] = useState(false);
+  const { unit } = useSettings();
+  const valve = round.valves[at];
+  const stop = round.plan.stops.find((s) => s.number === valve.stop) ?? round.plan.stops[0];
+  const there = round.crankDeg !== undefined && Math.abs(round.crankDeg - stop.crankDeg) < 0.5;
+  const ended = Boolean(round.signedBy);
+
+  useEffect(() => {
+    if (ended) void navigate({ to: "/rounds/$id/end", params: { id: round.id } });
+  }, [ended, navigate, round.id]);
+
+  /** Works on the round as just answered, not on the one before it. */
+  const goOn = (now: Round) => {
+    const next = nextValve(now, at, pendingLeft);
+    if (next === undefined) void navigate({ to: "/rounds/$id/end", params: { id: round.id } });
+    else setAt(next);
+  };
+  const move = (by: number) => setAt((at + by + round.valves.length) % round.valves.length);
+  const select = (position: string) => {
+    const index = round.valves.findIndex((v) => v.position === position);
+    if (index >= 0) setAt(index);
+  };
+
+  return (
+    <div className="flex flex-1 flex-col gap-2 p-2">
+      <RoundBar round={round} unsent={work.unsent} />
+      <div className="grid min-h-0 flex-1 gap-2 min-[1000px]:grid-cols-[300px_minmax(0,1fr)]">
+        <section className="scribed rounded p-2" aria-label="Valve plan">
+          <ValvePlan
+            layout={round.layout}
+            facing={narrow ? "left" : "up"}
+            faces={roundFaces(round, stop.number, unit)}
+            selected={valve.position}
+            onSelect={select}
+            label="Valves of this round"
+            className="h-44 w-full min-[1000px]:h-[calc(100dvh-10.5rem)]"
+          />
+        </section>
+        <div className="flex min-w-0 flex-col gap-2">
+          {passed ? (
+            <PassedStop
+              round={round}
+              stop={stop}
+              onSet={(position, crankDeg) => {
+                work.crank.mutate(crankDeg);
+                select(position);
+                setPassed(false);
+              }}
+              onRound={() => setPassed(false)}
+            />
+          ) : (
+            <>
+              <StopGuide
+                stop={stop}
+                stops={round.plan.stops.length}
+                there={there}
+                elsewhere={round.crankDeg !== undefined && !there}
+                onThere={() => work.crank.mutate(stop.crankDeg)}
+                onPassed={() => setPassed(true)}
+              />
+              <ValvePanel
+                key={valve.position}
+                round={round}
+                valve={valve}
+                work={work}
+                there={there}
+                onThere={() => work.crank.mutate(stop.crankDeg)}
+                onPassed={() => setPassed(true)}
+                onNext={goOn}
+                onMove={move}
+                narrow={narrow}
+              />
+            </>
+          )}
+        </div>
+      </div>
+    </div>
+  );
+}
+
+/** Whose round, how far, and whether everything is safe. */
+function RoundBar({ round, unsent }: { round: Round; unsent: number }) {
+  const settings = useSettings();
+  const hand = settings.hand || round.hand;
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-1">
+      <h1 className="text-lg">
+        <Link to="/engines/$id" params={{ id: round.engineId }} className="no-underline hover:underline">
+          {round.engineName}
+        </Link>
+        , {round.state.toLowerCase()} {round.hydraulic ? "preload" : "lash"} round
+      </h1>
+      <span
+        className="num text-2xl"
+        role="status"
+        aria-label={`${round.done} of ${round.valves.length} valves done`}
+      >
+        {round.done}/{round.valves.length}
+      </span>
+      <label className="flex items-center gap-2 text-sm text-muted">
+        read by
+        <input
+          value={hand}
+          maxLength={12}
+          aria-label="Initials of who reads"
+          onChange={(e) => settings.setHand(e.target.value.toUpperCase())}
+          className="min-h-11 w-16 rounded border border-hair bg-raised px-2 text-center font-bold text-ink"
+        />
+      </label>
+      <span className="flex-1" />
+      <Link to="/rounds/$id/bar" params={{ id: round.id }} className={buttonClass("quiet")}>
+        For the crank
+      </Link>
+      <Link to="/rounds/$id/end" params={{ id: round.id }} className={buttonClass("plain")}>
+        End of round
+      </Link>
+      {unsent > 0 && (
+        <div className="basis-full">
+          <Notice tone="care">
+            {unsent} {unsent === 1 ? "figure is" : "figures are"} kept on this device: Shim does not answer.
+            Go on; they are sent as soon as it does.
+          </Notice>
+        </div>
+      )}
+    </div>
+  );
+}

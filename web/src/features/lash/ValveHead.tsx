@@ -1,0 +1,38 @@
+import { useSettings } from "../../shell/settings";
+import { lashText, unitName } from "../../units/lash";
+import type { ValveView } from "./useRound";
+
+/** Which valve, what it should be now, what it was left at. */
+export function ValveHead({ valve, hydraulic }: { valve: ValveView; hydraulic: boolean }) {
+  const { unit } = useSettings();
+  const t = valve.target;
+  return (
+    <header className="flex flex-wrap items-end gap-x-6 gap-y-1">
+      <h2 className="num text-7xl leading-none">{valve.position}</h2>
+      {t && (
+        <p>
+          <span className="block text-sm text-muted">target, {unitName(unit)}</span>
+          <span className="num text-4xl">{lashText(t.targetIn, unit)}</span>
+          <span className="num text-xl text-muted"> ± {lashText(t.toleranceIn, unit)}</span>
+          {t.floorIn !== undefined && (
+            <span className="text-sm text-muted"> lowest {lashText(t.floorIn, unit)}</span>
+          )}
+        </p>
+      )}
+      {!hydraulic && (
+        <p>
+          <span className="block text-sm text-muted">left last time</span>
+          <span className="num text-4xl">{lashText(valve.lastLeftIn, unit)}</span>
+          {valve.lastLeftHours !== undefined && (
+            <span className="text-sm text-muted"> at {valve.lastLeftHours.toFixed(1)} h</span>
+          )}
+        </p>
+      )}
+      <p>
+        <span className="block text-sm text-muted">slack here</span>
+        <span className="num text-2xl">{Math.round(valve.slackDeg)}°</span>
+      </p>
+      {t && <p className="basis-full text-sm text-muted">{t.from}</p>}
+    </header>
+  );
+}

@@ -1,0 +1,56 @@
+import type { Schemas, Valve } from "../../api/client";
+import { kindOf } from "../../plan/geometry";
+import { useSettings } from "../../shell/settings";
+import { driftText, lashText, unitName } from "../../units/lash";
+import { LashChart } from "./LashChart";
+
+/** One valve over all its rounds: the chart, and under it every figure. */
+export function ValveLife({ lash, valve }: { lash: Schemas["EngineLash"]; valve: Valve }) {
+  const { unit } = useSettings();
+  const own = lash.valves.find((v) => v.position === valve);
+  const targets = lash.targets.filter((t) => t.kind === kindOf(valve));
+  const changes = lash.changes.filter((c) => c.valves.includes(valve));
+  if (!own || own.points.every((p) => p.foundIn === undefined)) {
+    return (
+      <section className="scribed rounded p-4">
+        <h2 className="text-xl">{valve}</h2>
+        <p className="text-muted">No lash has been read here yet.</p>
+      </section>
+    );
+  }
+  return (
+    <section className="scribed rounded p-4" aria-label={`Valve ${valve}`}>
+      <h2 className="mb-1 text-xl">
+        {valve}{" "}
+        <span className="text-base font-normal text-muted">lash in {unitName(unit)} over engine hours</span>
+      </h2>
+      <LashChart points={own.points} targets={targets} changes={changes} height={210} large />
+      <div className="overflow-x-auto">
+        <table className="num mt-2 text-lg">
+          <tbody>
+            {(
+              [
+                ["hours", (p) => p.engineHours.toFixed(1)],
+                ["state", (p) => p.state.toLowerCase()],
+                ["found", (p) => lashText(p.foundIn, unit)],
+                ["left", (p) => lashText(p.leftIn, unit)],
+                ["drift", (p) => driftText(p.driftIn, unit)],
+              ] as [string, (p: Schemas["Point"]) => string][]
+            ).map(([name, show]) => (
+              <tr key={name}>
+                <th scope="row" className="pr-3 text-left font-medium text-muted">
+                  {name}
+                </th>
+                {own.points.map((p) => (
+                  <td key={p.at + name} className="min-w-12 px-1 text-right">
+                    {show(p)}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,233 @@
+import { type KeyboardEvent, useEffect, useRef, useState } from "react";
+import { ApiProblem } from "../../api/client";
+import { useSettings } from "../../shell/settings";
+import { Button } from "../../ui/Button";
+import { Notice } from "../../ui/Notice";
+import { readGap, readTurns, type Typed, unitName } from "../../units/lash";
+import { Advice } from "./Advice";
+import { EMPTY_ENTER, type Step, stepOf } from "./flow";
+import { Keypad } from "./Keypad";
+import { LookRow } from "./LookRow";
+import { PartFitted } from "./PartFitted";
+import type { Phase, Round, Said, useRound, ValveView } from "./useRound";
+import { ValveHead } from "./ValveHead";
+
+interface ValvePanelProps {
+  round: Round;
+  valve: ValveView;
+  work: ReturnType<typeof useRound>;
+  there: boolean;
+  narrow: boolean;
+  onThere: () => void;
+  onPassed: () => void;
+  onNext: (now: Round) => void;
+  onMove: (by: number) => void;
+}
+
+const ASKED: Record<Step, string> = {
+  FOUND: "As found",
+  SURE: "As found, read again",
+  LEFT: "As left: lock it, then read again",
+  AGAIN: "As left, read again after setting",
+  DONE: "Done",
+};
+
+function said(typed: Typed, text: string): Said | null {
+  switch (typed.kind) {
+    case "figure":
+      return { form: "FIGURE", figure: typed.inch, typed: text };
+    case "goNoGo":
+      return { form: "GO_NO_GO", figure: typed.goIn, secondFigure: typed.noGoIn, typed: text };
+    case "leaf":
+      return { form: "LEAF", figure: typed.leafIn, feel: typed.feel, typed: text };
+    case "turns":
+      return { form: "TURNS", figure: typed.turns, typed: text };
+    default:
+      return null;
+  }
+}
+
+const SPRINGS = ["WHOLE", "BROKEN", "LOOSE"] as const;
+const ROCKERS = ["WHOLE", "WORN", "LOOSE"] as const;
+
+/** One valve: what it should be, what it was, the figure being entered, what to do about it. */
+export function ValvePanel(props: ValvePanelProps) {
+  const { round, valve, work, there, narrow, onThere, onPassed, onNext, onMove } = props;
+  const { unit } = useSettings();
+  const box = useRef<HTMLInputElement>(null);
+  const [text, setText] = useState("");
+  const [trouble, setTrouble] = useState<string>();
+  const [correcting, setCorrecting] = useState<Phase>();
+  const [sureOut, setSureOut] = useState(false);
+  const [noting, setNoting] = useState(false);
+  const [part, setPart] = useState<number | undefined>();
+  const natural = stepOf(valve, (phase) => work.pending(valve.position, phase));
+  const step: Step = correcting === "FOUND" ? "FOUND" : correcting === "LEFT" ? "AGAIN" : natural;
+  const phase: Phase = step === "FOUND" || step === "SURE" ? "FOUND" : "LEFT";
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the box takes the keys again after each step
+  useEffect(() => {
+    if (!noting) box.current?.focus();
+  }, [step, there, noting]);
+
+  const keep = async (what: Said, at: Phase) => {
+    setTrouble(undefined);
+    try {
+      const now = await work.read(valve, at, {
+        partSizeIn: at === "LEFT" ? (part ?? valve.partNowIn) : part,
+        ...what,
+      });
+      after(now, at);
+    } catch (e) {
+      if (!(e instanceof ApiProblem)) throw e;
+      if (e.offline) {
+        setText("");
+        if (at === "LEFT") onNext(round);
+      } else setTrouble(e.errors[0]?.message ?? e.message);
+    }
+  };
+  const after = (now: Round, at: Phase) => {
+    setText("");
+    setCorrecting(undefined);
+    setSureOut(false);
+    const fresh = now.valves.find((v) => v.position === valve.position);
+    if (at === "LEFT" && fresh && stepOf(fresh, () => false) === "DONE") onNext(now);
+  };
+  const emptyEnter = () => {
+    if (!there) onThere();
+    else if (step === "FOUND") setTrouble("enter what you found");
+    else if (step === "SURE" && valve.found)
+      void keep({ ...again(valve.found), note: "read again: it is so" }, "FOUND");
+    else if (step === "LEFT" && valve.foundVerdict && valve.foundVerdict !== "IN" && !sureOut)
+      setSureOut(true);
+    else if (step === "LEFT") void keep({ form: "SAME" }, "LEFT");
+    else onNext(round);
+  };
+  const enter = () => {
+    const t = text.trim();
+    if (t === "") return emptyEnter();
+    const typed = round.hydraulic ? readTurns(t) : readGap(t, unit);
+    const what = said(typed, t);
+    if (what) void keep(what, phase);
+    else if (typed.kind === "unclear") setTrouble(typed.why);
+  };
+  const letters: Record<string, () => void> = {
+    s: () => void work.look(valve, { spring: turn(SPRINGS, valve.spring) }),
+    r: () => void work.look(valve, { rocker: turn(ROCKERS, valve.rocker) }),
+    k: () => void work.look(valve, { skipped: true }).then(onNext),
+    n: () => setNoting(true),
+    p: onPassed,
+    u: () => takeBack(),
+  };
+  const takeBack = () => {
+    const last = valve.left ?? valve.found;
+    if (last) work.withdraw.mutate(last.id);
+  };
+  const key = (e: KeyboardEvent) => {
+    const command = text === "" ? letters[e.key.toLowerCase()] : undefined;
+    if (e.key === "Enter") enter();
+    else if (command && !e.ctrlKey && !e.metaKey && !e.altKey) command();
+    else if (text === "" && e.key === "ArrowRight") onMove(1);
+    else if (text === "" && e.key === "ArrowLeft") onMove(-1);
+    else return;
+    e.preventDefault();
+  };
+  const wasText = valve.left?.typed ?? valve.found?.typed;
+
+  return (
+    <section
+      className="scribed flex flex-1 flex-col gap-3 rounded p-4"
+      aria-label={`Valve ${valve.position}`}
+    >
+      <div className="grid gap-4 min-[760px]:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <div className="flex flex-col gap-2">
+          <ValveHead valve={valve} hydraulic={round.hydraulic} />
+          <label htmlFor="figure" className="text-lg font-semibold text-accent">
+            {ASKED[step]}
+            <span className="text-muted">
+              {" "}
+              in {round.hydraulic ? "turns back to zero lash" : unitName(unit)}
+            </span>
+          </label>
+          <input
+            id="figure"
+            ref={box}
+            value={text}
+            autoComplete="off"
+            inputMode={narrow ? "none" : "decimal"}
+            aria-invalid={Boolean(trouble)}
+            aria-describedby="figure-note"
+            placeholder={step === "DONE" ? wasText : ""}
+            onChange={(e) => setText(e.target.value)}
+            onKeyDown={key}
+            className="num h-32 w-full rounded border-2 border-accent bg-raised px-4 text-[6.5rem] leading-none placeholder:text-muted aria-invalid:border-tight"
+          />
+          <p
+            id="figure-note"
+            className={`min-h-6 ${trouble ? "font-semibold text-tight" : "text-muted"}`}
+            role={trouble ? "alert" : undefined}
+          >
+            {trouble
+              ? `✕ ${trouble}`
+              : sureOut
+                ? ""
+                : there
+                  ? EMPTY_ENTER[step]
+                  : "⏎ alone: the crank is at its stop"}
+          </p>
+          {narrow && (
+            <Keypad
+              onKey={(k) => setText((t) => (k === "⌫" ? t.slice(0, -1) : t + k))}
+              onEnter={enter}
+              hydraulic={round.hydraulic}
+            />
+          )}
+        </div>
+        <div className="flex min-w-0 flex-col gap-3">
+          {step === "SURE" && valve.ask && <Notice tone="ask">{valve.ask}</Notice>}
+          {step === "AGAIN" && valve.ask && <Notice tone="ask">{valve.ask}</Notice>}
+          {sureOut && (
+            <Notice tone="ask">
+              It is outside its tolerance. ⏎ once more leaves it so; or set it and enter what it reads.
+            </Notice>
+          )}
+          <Advice round={round} valve={valve} step={step} />
+          <PartFitted round={round} valve={valve} value={part} onChange={setPart} />
+        </div>
+      </div>
+      <span className="flex-1" />
+      <LookRow valve={valve} work={work} noting={noting} onNoting={setNoting} wanted={round.lookAtSprings} />
+      <div className="flex flex-wrap gap-2">
+        {step === "LEFT" && (
+          <Button look="now" onClick={emptyEnter}>
+            As found is fine ⏎
+          </Button>
+        )}
+        {step === "DONE" && (
+          <Button look="now" onClick={() => onNext(round)}>
+            Next valve ⏎
+          </Button>
+        )}
+        {valve.found && <Button onClick={() => setCorrecting("FOUND")}>Correct as found</Button>}
+        {valve.left && <Button onClick={() => setCorrecting("LEFT")}>Correct as left</Button>}
+        {valve.found && <Button onClick={takeBack}>Take back (U)</Button>}
+        {!valve.left && <Button onClick={letters.k}>Skip, come back (K)</Button>}
+      </div>
+    </section>
+  );
+}
+
+function turn<T extends string>(order: readonly T[], now: string | undefined): T {
+  return order[(order.indexOf(now as T) + 1) % order.length];
+}
+
+function again(r: NonNullable<ValveView["found"]>): Said {
+  return {
+    form: r.form,
+    figure: r.figure,
+    secondFigure: r.secondFigure,
+    feel: r.feel,
+    typed: r.typed,
+    partSizeIn: r.partSizeIn,
+  };
+}

@@ -1,0 +1,40 @@
+import { describe, expect, it } from "vitest";
+import { nextValve, stepOf } from "./flow";
+import type { Round, ValveView } from "./useRound";
+
+const valve = (position: string, over: Partial<ValveView> = {}): ValveView => ({
+  position,
+  stop: 1,
+  slackDeg: 40,
+  status: "TODO",
+  ...over,
+});
+const reading = { id: "x", form: "FIGURE" as const, hand: "KV", takenAt: "", version: 0 };
+const none = () => false;
+
+describe("what is asked at a valve", () => {
+  it("goes from found to left to done", () => {
+    expect(stepOf(valve("1I"), none)).toBe("FOUND");
+    expect(stepOf(valve("1I", { found: reading }), none)).toBe("LEFT");
+    expect(stepOf(valve("1I", { found: reading, left: reading, leftVerdict: "IN" }), none)).toBe("DONE");
+  });
+  it("asks again where a figure looks like a slip or stays out", () => {
+    expect(stepOf(valve("1I", { found: reading, ask: "ten times?" }), none)).toBe("SURE");
+    expect(stepOf(valve("1I", { found: reading, left: reading, leftVerdict: "WIDE" }), none)).toBe("AGAIN");
+  });
+  it("counts a figure still on its way", () => {
+    expect(stepOf(valve("1I"), (p) => p === "FOUND")).toBe("LEFT");
+  });
+});
+
+describe("the next valve", () => {
+  const round = (valves: ValveView[]) => ({ valves }) as Round;
+  it("is the next to do, then those put off, then none", () => {
+    const r = round([valve("1I", { status: "SKIPPED" }), valve("1E", { status: "DONE" }), valve("2I")]);
+    expect(nextValve(r, 1, none)).toBe(2);
+    r.valves[2].status = "DONE";
+    expect(nextValve(r, 2, none)).toBe(0);
+    r.valves[0].status = "DONE";
+    expect(nextValve(r, 0, none)).toBeUndefined();
+  });
+});

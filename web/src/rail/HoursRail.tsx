@@ -1,0 +1,189 @@
+import type { Schemas } from "../api/client";
+import { useWidth } from "../ui/useWidth";
+
+export interface RailData {
+  rounds: Schemas["RoundLine"][];
+  events: Schemas["EventView"][];
+  changes: Schemas["ChangeLine"][];
+}
+
+interface HoursRailProps extends RailData {
+  /** Hour the plan is looked at; null for now. */
+  hour: number | null;
+  onHour: (h: number | null) => void;
+}
+
+interface Span {
+  name: string;
+  from: number;
+  to: number;
+  planned: boolean;
+}
+
+/** Events one after another on engine hours: what ran, then what is planned from now on. */
+export function spans(events: RailData["events"], nowHours: number): Span[] {
+  const result: Span[] = [];
+  let at = 0;
+  for (const e of events.filter((x) => x.runHours !== undefined)) {
+    result.push({ name: e.name, from: at, to: at + (e.runHours ?? 0), planned: false });
+    at += e.runHours ?? 0;
+  }
+  at = Math.max(at, nowHours);
+  for (const e of events.filter((x) => x.runHours === undefined)) {
+    result.push({ name: e.name, from: at, to: at + e.plannedHours, planned: true });
+    at += e.plannedHours;
+  }
+  return result;
+}
+
+/** Engine hours now: what the events ran, or the last round if that is later. */
+export function hoursNow(data: Pick<RailData, "rounds" | "events">): number {
+  const ran = data.events.reduce((sum, e) => sum + (e.runHours ?? 0), 0);
+  return Math.max(ran, ...data.rounds.map((r) => r.engineHours), 0);
+}
+
+const LEFT = 66;
+
+/** A name shortened to the room there is, about seven pixels a letter. */
+function fit(name: string, room: number): string {
+  const letters = Math.floor(room / 7);
+  if (name.length <= letters) return name;
+  return letters < 4 ? "" : `${name.slice(0, letters - 1)}…`;
+}
+
+/** One axis of engine hours: the past to the left, the planned events to the right. */
+export function HoursRail({ rounds, events, changes, hour, onHour }: HoursRailProps) {
+  const [box, width] = useWidth<HTMLElement>(1240);
+  const now = hoursNow({ rounds, events });
+  const all = spans(events, now);
+  const end = Math.max(1, now * 1.05, ...all.map((s) => s.to));
+  const x = (h: number) => LEFT + (h / end) * (width - LEFT - 24);
+  const step = [0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500].find((s) => end / s <= 14) ?? 1000;
+  const ticks = Array.from({ length: Math.floor(end / step) + 1 }, (_, i) => i * step);
+  return (
+    <section ref={box} className="scribed no-print" aria-label="Hours rail">
+      <svg viewBox={`0 0 ${width} 82`} width={width} height={82} className="block">
+        <title>Engine hours with rounds and events</title>
+        <line x1={x(0)} x2={x(now)} y1={50} y2={50} stroke="var(--line)" strokeWidth={1.5} />
+        <line
+          x1={x(now)}
+          x2={x(end)}
+          y1={50}
+          y2={50}
+          stroke="var(--line)"
+          strokeWidth={1.5}
+          strokeDasharray="5 5"
+        />
+        {all.map((s, i) => (
+          <g key={`${s.name}${s.from}`}>
+            <rect
+              x={x(s.from)}
+              width={Math.max(2, x(s.to) - x(s.from) - 2)}
+              y={42}
+              height={8}
+              fill={s.planned ? "none" : "var(--hair)"}
+              stroke={s.planned ? "var(--line)" : "none"}
+              strokeDasharray="3 3"
+            />
+            <text
+              x={x(s.from) + 2}
+              y={i % 2 === 0 ? 34 : 18}
+              fontSize={13}
+              fill={s.planned ? "var(--ink)" : "var(--muted)"}
+            >
+              {fit(s.name, (x(s.to) - x(s.from)) * 2)}
+            </text>
+          </g>
+        ))}
+        {ticks.map((t) => (
+          <text key={t} x={x(t)} y={78} textAnchor="middle" className="num" fontSize={14} fill="var(--muted)">
+            {t} h
+          </text>
+        ))}
+        {changes.map((c) => (
+          <path key={c.id} d={`M${x(c.engineHours)} 54 v9 m-5 0 h10`} stroke="var(--ink)" strokeWidth={1.6}>
+            <title>{`${c.part.toLowerCase()} changed at ${c.valves.join(" ")}`}</title>
+          </path>
+        ))}
+        {rounds.map((r) => (
+          <RoundMark
+            key={r.id}
+            round={r}
+            x={x(r.engineHours)}
+            picked={hour === r.engineHours}
+            onHour={onHour}
+          />
+        ))}
+        <g>
+          <line x1={x(now)} x2={x(now)} y1={4} y2={66} stroke="var(--accent)" strokeWidth={2} />
+          <text x={x(now) + 5} y={66} fontSize={13} fontWeight={700} fill="var(--accent)">
+            now {now.toFixed(1)} h
+          </text>
+        </g>
+        {/* biome-ignore lint/a11y/useSemanticElements: a button element cannot stand inside an SVG */}
+        <g
+          role="button"
+          tabIndex={0}
+          aria-label="Look at the engine as it is now"
+          aria-pressed={hour === null}
+          onClick={() => onHour(null)}
+          onKeyDown={(e) => e.key === "Enter" && onHour(null)}
+          style={{ cursor: "pointer" }}
+        >
+          <rect
+            x={4}
+            y={34}
+            width={50}
+            height={30}
+            rx={3}
+            fill={hour === null ? "var(--line)" : "var(--raised)"}
+            stroke="var(--hair)"
+          />
+          <text
+            x={29}
+            y={54}
+            textAnchor="middle"
+            fontSize={14}
+            fontWeight={700}
+            fill={hour === null ? "var(--ground)" : "var(--ink)"}
+          >
+            now
+          </text>
+        </g>
+      </svg>
+    </section>
+  );
+}
+
+interface RoundMarkProps {
+  round: Schemas["RoundLine"];
+  x: number;
+  picked: boolean;
+  onHour: (h: number) => void;
+}
+
+/** Hot rounds are filled, cold ones hollow. */
+function RoundMark({ round, x, picked, onHour }: RoundMarkProps) {
+  const hot = round.state === "HOT";
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: a button element cannot stand inside an SVG
+    <g
+      transform={`translate(${x} 50)`}
+      role="button"
+      tabIndex={0}
+      aria-label={`${hot ? "Hot" : "Cold"} round at ${round.engineHours} h`}
+      aria-pressed={picked}
+      onClick={() => onHour(round.engineHours)}
+      onKeyDown={(e) => e.key === "Enter" && onHour(round.engineHours)}
+      style={{ cursor: "pointer" }}
+    >
+      <rect x={-14} y={-24} width={28} height={44} fill="transparent" />
+      <path
+        d="M0 -8 L7 0 L0 8 L-7 0 Z"
+        fill={picked ? "var(--accent)" : hot ? "var(--line)" : "var(--plate)"}
+        stroke={picked ? "var(--accent)" : "var(--line)"}
+        strokeWidth={2}
+      />
+    </g>
+  );
+}

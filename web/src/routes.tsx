@@ -1,0 +1,39 @@
+import { createRootRoute, createRoute, createRouter } from "@tanstack/react-router";
+import { CrankPage } from "./features/crank/CrankPage";
+import { EnginePage } from "./features/engine/EnginePage";
+import { NewEnginePage, SetupPage } from "./features/engine/SetupPage";
+import { HomePage } from "./features/home/HomePage";
+import { BarPage } from "./features/lash/BarPage";
+import { EndPage } from "./features/lash/EndPage";
+import { HistoryPage } from "./features/lash/HistoryPage";
+import { BlankSheetPage, FilledSheetPage } from "./features/lash/LashSheet";
+import { RoundPage } from "./features/lash/RoundPage";
+import { StartPage } from "./features/lash/StartPage";
+import { NotFound, Shell } from "./shell/Shell";
+
+const rootRoute = createRootRoute({ component: Shell, notFoundComponent: NotFound });
+const at = <P extends string>(path: P, component: () => React.ReactNode) =>
+  createRoute({ getParentRoute: () => rootRoute, path, component });
+
+const routeTree = rootRoute.addChildren([
+  at("/", HomePage),
+  at("/engines/new", NewEnginePage),
+  at("/engines/$id", EnginePage),
+  at("/engines/$id/setup", SetupPage),
+  at("/engines/$id/crank", CrankPage),
+  at("/engines/$id/lash", HistoryPage),
+  at("/engines/$id/start", StartPage),
+  at("/engines/$id/sheet", BlankSheetPage),
+  at("/rounds/$id", RoundPage),
+  at("/rounds/$id/bar", BarPage),
+  at("/rounds/$id/end", EndPage),
+  at("/rounds/$id/sheet", FilledSheetPage),
+]);
+
+export const router = createRouter({ routeTree, defaultPreload: false });
+
+declare module "@tanstack/react-router" {
+  interface Register {
+    router: typeof router;
+  }
+}

@@ -1,0 +1,83 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link, Outlet } from "@tanstack/react-router";
+import { Keyboard, Moon, Ruler, Sun } from "lucide-react";
+import { useState } from "react";
+import { about } from "../api/queries";
+import { Sheet } from "../ui/Sheet";
+import { unitName } from "../units/lash";
+import { KEYS } from "./keys";
+import { useSettings } from "./settings";
+
+const ICON =
+  "flex min-h-11 min-w-11 items-center justify-center gap-2 rounded border border-transparent px-2 hover:border-hair";
+
+/** The frame around every screen. */
+export function Shell() {
+  const [keys, setKeys] = useState(false);
+  const { theme, setTheme, unit, setUnit } = useSettings();
+  const demo = useQuery(about()).data?.demo;
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <header className="no-print flex items-center gap-3 border-b border-hair bg-plate px-3">
+        <Link to="/" className="flex min-h-12 items-center gap-2 text-xl font-extrabold no-underline">
+          <img src="/shim.svg" alt="" className="size-8" />
+          Shim
+        </Link>
+        {demo && (
+          <span className="rounded border border-accent px-2 py-0.5 text-sm font-semibold text-accent">
+            invented sample data
+          </span>
+        )}
+        <span className="flex-1" />
+        <button type="button" className={ICON} onClick={() => setUnit(unit === "thou" ? "mm" : "thou")}>
+          <Ruler aria-hidden className="size-5" />
+          <span className="text-sm font-semibold">{unitName(unit)}</span>
+        </button>
+        <button type="button" className={ICON} aria-label="Keys" onClick={() => setKeys(true)}>
+          <Keyboard aria-hidden className="size-5" />
+        </button>
+        <button
+          type="button"
+          className={ICON}
+          aria-label={theme === "dark" ? "Light theme" : "Dark theme"}
+          onClick={() => setTheme(theme === "dark" ? "light" : "dark")}
+        >
+          {theme === "dark" ? (
+            <Sun aria-hidden className="size-5" />
+          ) : (
+            <Moon aria-hidden className="size-5" />
+          )}
+        </button>
+      </header>
+      <main className="flex min-h-0 flex-1 flex-col">
+        <Outlet />
+      </main>
+      <Sheet open={keys} onClose={() => setKeys(false)} title="Keys">
+        {KEYS.map((group) => (
+          <section key={group.title} className="mb-4">
+            <h3 className="mb-1 text-base">{group.title}</h3>
+            <dl className="grid grid-cols-[8rem_1fr] gap-x-4 gap-y-1">
+              {group.keys.map(([key, does]) => (
+                <div key={key} className="contents">
+                  <dt className="num text-lg">{key}</dt>
+                  <dd>{does}</dd>
+                </div>
+              ))}
+            </dl>
+          </section>
+        ))}
+      </Sheet>
+    </div>
+  );
+}
+
+export function NotFound() {
+  return (
+    <div className="p-6">
+      <h1 className="text-2xl">There is nothing here.</h1>
+      <p className="mt-2">
+        <Link to="/">To the engines</Link>
+      </p>
+    </div>
+  );
+}

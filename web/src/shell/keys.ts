@@ -1,0 +1,26 @@
+/** The one place that lists the keys; screens take their hints from here too. */
+export const KEYS: { title: string; keys: [key: string, does: string][] }[] = [
+  {
+    title: "Lash round: all from the number block",
+    keys: [
+      ["digits ⏎", "take the figure: 18 is 0.018 in (or write 0.018)"],
+      ["⏎ alone", "as found is fine, on to the next valve"],
+      ["18/19 ⏎", "the 18 goes, the 19 does not"],
+      ["18- 18* 18+", "one leaf: snug, right, loose"],
+      ["1/2 ⏎", "hydraulic: half a turn back to zero lash"],
+    ],
+  },
+  {
+    title: "Lash round: letters",
+    keys: [
+      ["S", "spring: whole, broken, loose (press again)"],
+      ["R", "rocker: whole, worn, loose (press again)"],
+      ["K", "skip this valve and come back"],
+      ["N", "note at this valve"],
+      ["P", "the crank went past its stop"],
+      ["← →", "the valve before, the valve after"],
+      ["U", "take the last figure back"],
+    ],
+  },
+  { title: "Crank ribbon", keys: [["← →", "turn by 1°, with Shift by 10°"]] },
+];

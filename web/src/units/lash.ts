@@ -1,0 +1,95 @@
+/** How a person reads lash. Shim itself keeps inches everywhere. */
+export type LashUnit = "thou" | "mm";
+
+const MM_PER_INCH = 25.4;
+
+/** Lash in the person's unit, without its name. */
+export function lashText(inch: number | undefined | null, unit: LashUnit): string {
+  if (inch === undefined || inch === null) return "–";
+  if (unit === "mm") return (inch * MM_PER_INCH).toFixed(2);
+  const thou = inch * 1000;
+  return (Math.round(thou * 10) / 10).toFixed(Math.abs(thou - Math.round(thou)) < 0.05 ? 0 : 1);
+}
+
+/** A difference with its sign; a true minus. */
+export function driftText(inch: number | undefined | null, unit: LashUnit): string {
+  if (inch === undefined || inch === null) return "–";
+  const text = lashText(Math.abs(inch), unit);
+  if (Number(text) === 0) return "0";
+  return (inch < 0 ? "−" : "+") + text;
+}
+
+export function unitName(unit: LashUnit): string {
+  return unit === "mm" ? "mm" : "thou";
+}
+
+export function toInch(value: number, unit: "in" | "mm"): number {
+  return unit === "mm" ? value / MM_PER_INCH : value;
+}
+
+export function fromInch(value: number, unit: "in" | "mm"): number {
+  return unit === "mm" ? value * MM_PER_INCH : value;
+}
+
+/** What a person typed as a reading. */
+export type Typed =
+  | { kind: "figure"; inch: number }
+  | { kind: "goNoGo"; goIn: number; noGoIn: number }
+  | { kind: "leaf"; leafIn: number; feel: "SNUG" | "RIGHT" | "LOOSE" }
+  | { kind: "turns"; turns: number }
+  | { kind: "empty" }
+  | { kind: "unclear"; why: string };
+
+const FEEL = { "-": "SNUG", s: "SNUG", "*": "RIGHT", r: "RIGHT", "+": "LOOSE", l: "LOOSE" } as const;
+
+/**
+ * Reads a gap as typed: `18` or `0.018`; `18/19` for a leaf that goes and one that does not; `18-`
+ * snug, `18*` right, `18+` loose. In thou a figure below 1 written with a point is inches; in mm
+ * whole figures are hundredths.
+ */
+export function readGap(text: string, unit: LashUnit): Typed {
+  const t = text.trim().toLowerCase().replace(",", ".");
+  if (t === "") return { kind: "empty" };
+  const pair = /^([\d.]+)\s*\/\s*([\d.]+)$/.exec(t);
+  if (pair) {
+    const goIn = gapInch(pair[1], unit);
+    const noGoIn = gapInch(pair[2], unit);
+    return goIn === null || noGoIn === null ? unclear(text) : { kind: "goNoGo", goIn, noGoIn };
+  }
+  const leaf = /^([\d.]+)\s*([-*+srl])$/.exec(t);
+  if (leaf) {
+    const leafIn = gapInch(leaf[1], unit);
+    return leafIn === null
+      ? unclear(text)
+      : { kind: "leaf", leafIn, feel: FEEL[leaf[2] as keyof typeof FEEL] };
+  }
+  const inch = gapInch(t, unit);
+  return inch === null ? unclear(text) : { kind: "figure", inch };
+}
+
+function unclear(text: string): Typed {
+  return { kind: "unclear", why: `"${text}" is no reading: 18, 0.018, 18/19 (goes / does not), 18- snug` };
+}
+
+function gapInch(text: string, unit: LashUnit): number | null {
+  if (!/^(\d+\.?\d*|\.\d+)$/.test(text)) return null;
+  const v = Number(text);
+  if (unit === "mm") return round(toInch(text.includes(".") ? v : v / 100, "mm"));
+  return round(text.includes(".") && v < 1 ? v : v / 1000);
+}
+
+function round(inch: number): number {
+  return Math.round(inch * 1e7) / 1e7;
+}
+
+/** Turns back to zero lash: `0.5`, `1/2`, `1 1/4`. */
+export function readTurns(text: string): Typed {
+  const t = text.trim().replace(",", ".");
+  if (t === "") return { kind: "empty" };
+  const mixed = /^(?:(\d+)\s+)?(\d+)\/(\d+)$/.exec(t);
+  if (mixed && Number(mixed[3]) > 0) {
+    return { kind: "turns", turns: Number(mixed[1] ?? 0) + Number(mixed[2]) / Number(mixed[3]) };
+  }
+  if (/^(\d+\.?\d*|\.\d+)$/.test(t)) return { kind: "turns", turns: Number(t) };
+  return { kind: "unclear", why: `"${text}" is no number of turns: 0.5, 1/2 or 1 1/4` };
+}
