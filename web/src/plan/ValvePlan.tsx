@@ -43,21 +43,31 @@ export function ValvePlan(props: ValvePlanProps) {
             y1={b.line[1]}
             x2={b.line[2]}
             y2={b.line[3]}
-            stroke="var(--hair)"
+            stroke="var(--line)"
+            strokeOpacity={0.55}
             strokeDasharray="14 4 3 4"
           />
         </g>
       ))}
       {placed.bores.map((b) => (
         <g key={b.cylinder}>
-          <circle cx={b.x} cy={b.y} r={b.r} fill="none" stroke="var(--hair)" strokeWidth={1.2} />
+          <circle
+            cx={b.x}
+            cy={b.y}
+            r={b.r}
+            fill="none"
+            stroke="var(--line)"
+            strokeOpacity={0.6}
+            strokeWidth={1}
+          />
           <path
             d={
               facing === "up"
                 ? `M${b.x - b.r - 6} ${b.y}H${b.x + b.r + 6}`
                 : `M${b.x} ${b.y - b.r - 6}V${b.y + b.r + 6}`
             }
-            stroke="var(--hair)"
+            stroke="var(--line)"
+            strokeOpacity={0.5}
             strokeWidth={0.8}
           />
         </g>
@@ -138,15 +148,21 @@ function ValveSpot({ at, face, selected, onSelect }: SpotProps) {
     },
     style: { cursor: "pointer" },
   };
-  const edge = selected ? "var(--accent)" : face.lit ? "var(--line)" : "var(--hair)";
+  const edge = selected ? "var(--accent)" : "var(--line)";
   return (
     <g transform={`translate(${at.x} ${at.y})`} data-valve={at.valve} {...act}>
       <circle r={at.r + 5} fill="transparent" stroke="none" />
+      <path
+        d={`M${-at.r - 6} 0H${at.r + 6}M0 ${-at.r - 6}V${at.r + 6}`}
+        stroke="var(--line)"
+        strokeOpacity={0.55}
+        strokeWidth={0.8}
+      />
       <circle
         r={at.r}
         fill={selected ? "var(--accent)" : face.open ? "var(--hair)" : "var(--raised)"}
         stroke={edge}
-        strokeWidth={selected ? 4 : face.lit ? 3 : 1.5}
+        strokeWidth={selected ? 4 : face.lit ? 3.5 : 1}
       />
       {!at.intake && <circle r={at.r - 4} fill="none" stroke={edge} strokeWidth={1} />}
       <text

@@ -42,7 +42,7 @@ export interface Placed {
 
 const PITCH = 108;
 const BORE = 47;
-const EDGE = 70;
+const EDGE = 62;
 const HEAD = 54;
 const STAGGER = 26;
 const GAP = { INLINE: 0, V: 176, FLAT: 236 } as const;
@@ -99,7 +99,7 @@ function valvesOf(
     const da = (at - (inRow - 1) / 2) * (twoRows ? 46 : 50);
     const dc = twoRows ? (intake ? -outward : outward) * 23 : 0;
     const p = turn(a + da, c + dc);
-    const name = turn(a + da, c + dc + (twoRows && intake ? -outward : outward) * 39);
+    const name = turn(a + da, c + (twoRows && intake ? -outward : outward) * (BORE + 17));
     const r = twoRows ? (intake ? 20 : 17) : intake ? 24 : 20;
     return { valve, intake, cylinder, r, x: p.x, y: p.y, nameX: name.x, nameY: name.y };
   });

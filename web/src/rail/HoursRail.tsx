@@ -45,7 +45,7 @@ export function hoursNow(data: Pick<RailData, "rounds" | "events">): number {
 const LEFT = 66;
 
 /** A name shortened to the room there is, about seven pixels a letter. */
-function fit(name: string, room: number): string {
+function shortened(name: string, room: number): string {
   const letters = Math.floor(room / 7);
   if (name.length <= letters) return name;
   return letters < 4 ? "" : `${name.slice(0, letters - 1)}…`;
@@ -61,7 +61,7 @@ export function HoursRail({ rounds, events, changes, hour, onHour }: HoursRailPr
   const step = [0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500].find((s) => end / s <= 14) ?? 1000;
   const ticks = Array.from({ length: Math.floor(end / step) + 1 }, (_, i) => i * step);
   return (
-    <section ref={box} className="scribed no-print" aria-label="Hours rail">
+    <section ref={box} className="scribed no-print sticky bottom-0" aria-label="Hours rail">
       <svg viewBox={`0 0 ${width} 82`} width={width} height={82} className="block">
         <title>Engine hours with rounds and events</title>
         <line x1={x(0)} x2={x(now)} y1={50} y2={50} stroke="var(--line)" strokeWidth={1.5} />
@@ -91,7 +91,7 @@ export function HoursRail({ rounds, events, changes, hour, onHour }: HoursRailPr
               fontSize={13}
               fill={s.planned ? "var(--ink)" : "var(--muted)"}
             >
-              {fit(s.name, (x(s.to) - x(s.from)) * 2)}
+              {shortened(s.name, Math.min((x(s.to) - x(s.from)) * 2, width - x(s.from) - 8))}
             </text>
           </g>
         ))}

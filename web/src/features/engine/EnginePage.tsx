@@ -34,9 +34,9 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
   if (!r.data || !e.data || !l.data) return <Waiting />;
   const ready = readiness(r.data, e.data);
   return (
-    <>
-      <div className="grid min-h-0 flex-1 gap-3 p-3 min-[1000px]:grid-cols-[minmax(340px,420px)_1fr]">
-        <section className="scribed flex min-w-0 flex-col gap-2 rounded p-3" aria-label="Valve plan">
+    <div className="flex flex-1 flex-col min-[1000px]:h-[calc(100dvh-94px)]">
+      <div className="grid min-h-0 flex-1 gap-3 p-3 min-[1000px]:grid-cols-[minmax(340px,420px)_1fr] min-[1000px]:grid-rows-[minmax(0,1fr)] min-[1000px]:overflow-hidden">
+        <section className="scribed flex min-h-0 min-w-0 flex-col gap-2 rounded p-3" aria-label="Valve plan">
           <Choice
             label={`Lash in ${unitName(unit)}${hour === null ? "" : ` as it was at ${hour} h`}`}
             value={shown}
@@ -53,11 +53,11 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
             selected={valve}
             onSelect={(v) => setValve(v === valve ? undefined : v)}
             label={`Valve plan of ${engine.name}`}
-            className="max-h-[62vh] min-h-72 w-full flex-1"
+            className="max-h-[62vh] min-h-72 w-full flex-1 min-[1000px]:min-h-0"
           />
           <Legend />
         </section>
-        <div className="flex min-w-0 flex-col gap-3">
+        <div className="flex min-h-0 min-w-0 flex-col gap-3 min-[1000px]:overflow-y-auto">
           <section className="scribed flex flex-wrap items-center gap-4 rounded p-4" aria-label="Next">
             <div className="min-w-60 flex-1">
               <p className="text-xl font-semibold">{ready.words}</p>
@@ -78,7 +78,7 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
         </div>
       </div>
       <HoursRail rounds={r.data} events={e.data} changes={l.data.changes} hour={hour} onHour={setHour} />
-    </>
+    </div>
   );
 }
 

@@ -54,13 +54,21 @@ function EngineCard({ engine }: { engine: Schemas["EngineView"] }) {
   const [r, e, l] = useQueries({ queries: [rounds(engine.id), events(engine.id), lashHistory(engine.id)] });
   const ready = r.data && e.data ? readiness(r.data, e.data) : undefined;
   return (
-    <article className="scribed grid grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)] gap-4 rounded p-4">
+    <article className="scribed grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)] gap-3 rounded p-4">
       <div className="flex min-w-0 flex-col gap-2">
         <h2 className="text-xl">
           <Link to="/engines/$id" params={{ id: engine.id }} className="no-underline hover:underline">
             {engine.name}
           </Link>
         </h2>
+        {r.data && e.data && (
+          <p className="text-muted">
+            <span className="num text-2xl text-ink">
+              {hoursNow({ rounds: r.data, events: e.data }).toFixed(1)}
+            </span>{" "}
+            engine hours
+          </p>
+        )}
         {ready && <Next ready={ready} />}
         <span className="flex-1" />
         {ready && <NextStep engineId={engine.id} ready={ready} />}
@@ -71,12 +79,9 @@ function EngineCard({ engine }: { engine: Schemas["EngineView"] }) {
           facing="left"
           faces={l.data ? facesAt(l.data, null, "left", "thou") : undefined}
           label={`${engine.name} from above`}
-          className="h-48 w-full"
+          className="h-60 w-full"
         />
       </Link>
-      {r.data && e.data && (
-        <p className="col-span-2 text-sm text-muted">{`Engine hours ${hoursNow({ rounds: r.data, events: e.data }).toFixed(1)}`}</p>
-      )}
     </article>
   );
 }

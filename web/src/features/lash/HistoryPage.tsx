@@ -37,7 +37,8 @@ function History({ engine }: { engine: Schemas["EngineView"] }) {
       <ValveLife lash={lash} valve={valve} />
       <GrowthNote growth={lash.growth} />
       <div className="flex flex-col gap-3">
-        {engine.layout.banks.map((bank) => (
+        {/* As on the plan with its front to the left: the left bank lies below. */}
+        {[...engine.layout.banks].reverse().map((bank) => (
           <section key={bank.name} aria-label={bank.name} className="scribed rounded p-2">
             <h2 className="mb-1 text-sm text-muted">{bank.name}, front to the left</h2>
             <div

@@ -27,7 +27,7 @@ export function PartFitted({ round, valve, value, onChange }: PartFittedProps) {
         hint={valve.found ? "change it here when you fit another" : "as it was when you came"}
         inputMode="decimal"
         className="num text-2xl"
-        defaultValue={shown === undefined ? "" : String(Math.round(fromInch(shown, u) * 10000) / 10000)}
+        defaultValue={shown === undefined ? "" : fromInch(shown, u).toFixed(u === "mm" ? 2 : 4)}
         onChange={(e) => {
           const v = Number(e.target.value.replace(",", "."));
           onChange(Number.isFinite(v) && e.target.value.trim() !== "" ? toInch(v, u) : undefined);

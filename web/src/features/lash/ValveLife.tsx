@@ -24,32 +24,34 @@ export function ValveLife({ lash, valve }: { lash: Schemas["EngineLash"]; valve:
         {valve}{" "}
         <span className="text-base font-normal text-muted">lash in {unitName(unit)} over engine hours</span>
       </h2>
-      <LashChart points={own.points} targets={targets} changes={changes} height={210} large />
-      <div className="overflow-x-auto">
-        <table className="num mt-2 text-lg">
-          <tbody>
-            {(
-              [
-                ["hours", (p) => p.engineHours.toFixed(1)],
-                ["state", (p) => p.state.toLowerCase()],
-                ["found", (p) => lashText(p.foundIn, unit)],
-                ["left", (p) => lashText(p.leftIn, unit)],
-                ["drift", (p) => driftText(p.driftIn, unit)],
-              ] as [string, (p: Schemas["Point"]) => string][]
-            ).map(([name, show]) => (
-              <tr key={name}>
-                <th scope="row" className="pr-3 text-left font-medium text-muted">
-                  {name}
-                </th>
-                {own.points.map((p) => (
-                  <td key={p.at + name} className="min-w-12 px-1 text-right">
-                    {show(p)}
-                  </td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
+      <div className="grid gap-4 min-[1150px]:grid-cols-[minmax(0,1fr)_auto]">
+        <LashChart points={own.points} targets={targets} changes={changes} height={190} large />
+        <div className="overflow-x-auto">
+          <table className="num text-lg">
+            <tbody>
+              {(
+                [
+                  ["hours", (p) => p.engineHours.toFixed(1)],
+                  ["state", (p) => p.state.toLowerCase()],
+                  ["found", (p) => lashText(p.foundIn, unit)],
+                  ["left", (p) => lashText(p.leftIn, unit)],
+                  ["drift", (p) => driftText(p.driftIn, unit)],
+                ] as [string, (p: Schemas["Point"]) => string][]
+              ).map(([name, show]) => (
+                <tr key={name}>
+                  <th scope="row" className="pr-3 text-left font-medium text-muted">
+                    {name}
+                  </th>
+                  {own.points.map((p) => (
+                    <td key={p.at + name} className="min-w-9 px-1 text-right">
+                      {show(p)}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       </div>
     </section>
   );

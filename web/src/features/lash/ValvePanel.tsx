@@ -143,7 +143,7 @@ export function ValvePanel(props: ValvePanelProps) {
         <div className="flex flex-col gap-2">
           <ValveHead valve={valve} hydraulic={round.hydraulic} />
           <label htmlFor="figure" className="text-lg font-semibold text-accent">
-            {ASKED[step]}
+            {there || step !== "FOUND" ? ASKED[step] : "As found, once the crank is at its stop"}
             <span className="text-muted">
               {" "}
               in {round.hydraulic ? "turns back to zero lash" : unitName(unit)}
@@ -199,7 +199,7 @@ export function ValvePanel(props: ValvePanelProps) {
       <LookRow valve={valve} work={work} noting={noting} onNoting={setNoting} wanted={round.lookAtSprings} />
       <div className="flex flex-wrap gap-2">
         {step === "LEFT" && (
-          <Button look="now" onClick={emptyEnter}>
+          <Button look={there ? "now" : "plain"} onClick={emptyEnter}>
             As found is fine ⏎
           </Button>
         )}

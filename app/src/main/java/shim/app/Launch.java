@@ -14,10 +14,8 @@ import java.nio.file.StandardOpenOption;
 import java.security.SecureRandom;
 import java.util.Collections;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -114,15 +112,16 @@ record Launch(
     return HexFormat.of().formatHex(bytes);
   }
 
-  Map<String, Object> properties() {
-    Map<String, Object> p = new HashMap<>();
-    p.put("server.port", port);
-    p.put("server.address", lan ? "0.0.0.0" : "127.0.0.1");
-    p.put("shim.data", dataFolder.toString());
-    p.put("shim.demo", demo);
-    p.put("shim.lan", lan);
-    p.put("shim.key", key);
-    return p;
+  /** As command line settings, which win over application.yaml. */
+  String[] settings() {
+    return new String[] {
+      "--server.port=" + port,
+      "--server.address=" + (lan ? "0.0.0.0" : "127.0.0.1"),
+      "--shim.data=" + dataFolder,
+      "--shim.demo=" + demo,
+      "--shim.lan=" + lan,
+      "--shim.key=" + key,
+    };
   }
 
   String address() {

@@ -20,8 +20,7 @@ public class ShimApplication {
     try {
       SpringApplication app = new SpringApplication(ShimApplication.class);
       app.setLogStartupInfo(false);
-      app.setDefaultProperties(launch.properties());
-      app.run();
+      app.run(launch.settings());
     } catch (RuntimeException e) {
       System.err.println("shim: it could not start: " + rootMessage(e));
       System.err.println("      more in " + launch.dataFolder().resolve("shim.log"));

@@ -64,7 +64,9 @@ public record PartChoice(double wantedSizeIn, List<Option> options, boolean oneO
             .sorted(Comparator.comparingDouble(o -> Math.abs(o.lashIn() - target.targetIn())))
             .toList();
     Optional<Option> best = options.stream().filter(Option::withinTolerance).findFirst();
-    return new PartChoice(wanted, options, best.isEmpty(), words(wanted, best.orElse(null)));
+    boolean right = target.judge(foundIn) == LashTarget.Verdict.IN;
+    String words = right ? "what is in is right" : words(wanted, best.orElse(null));
+    return new PartChoice(wanted, options, !right && best.isEmpty(), words);
   }
 
   private static Option option(double sizeIn, double lashIn, LashTarget target) {

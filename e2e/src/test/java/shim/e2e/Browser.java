@@ -1,0 +1,239 @@
+package shim.e2e;
+
+import com.deque.html.axecore.results.Rule;
+import com.deque.html.axecore.selenium.AxeBuilder;
+import java.io.File;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Dimension;
+import org.openqa.selenium.JavascriptExecutor;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.OutputType;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/** A real browser in a person's hands: what they see by its words, what they press. */
+final class Browser implements AutoCloseable {
+  private static final Duration PATIENCE = Duration.ofSeconds(20);
+  private final ChromeDriver driver;
+
+  Browser(int width, int height) {
+    ChromeOptions options = new ChromeOptions();
+    options.setBinary("/usr/bin/chromium");
+    options.addArguments(
+        "--headless=new",
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+        "--hide-scrollbars",
+        "--lang=en",
+        "--user-data-dir=" + freshProfile());
+    ChromeDriverService service =
+        new ChromeDriverService.Builder()
+            .usingDriverExecutable(new File("/usr/bin/chromedriver"))
+            .build();
+    driver = new ChromeDriver(service, options);
+    size(width, height);
+  }
+
+  private static Path freshProfile() {
+    try {
+      return Files.createTempDirectory("shim-browser");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** Sets the page's own size; the window's frame does not count. */
+  void size(int width, int height) {
+    driver.manage().window().setSize(new Dimension(width, height));
+    Long innerWidth = (Long) script("return window.innerWidth");
+    Long innerHeight = (Long) script("return window.innerHeight");
+    driver
+        .manage()
+        .window()
+        .setSize(
+            new Dimension(2 * width - innerWidth.intValue(), 2 * height - innerHeight.intValue()));
+  }
+
+  Browser open(String url) {
+    driver.get(url);
+    return this;
+  }
+
+  String address() {
+    return driver.getCurrentUrl();
+  }
+
+  void theme(String theme) {
+    script("localStorage.setItem('shim.theme', arguments[0])", theme);
+    driver.navigate().refresh();
+    await(() -> theme.equals(script("return document.documentElement.dataset.theme")));
+  }
+
+  Object script(String js, Object... args) {
+    return ((JavascriptExecutor) driver).executeScript(js, args);
+  }
+
+  interface Condition {
+    boolean holds();
+  }
+
+  /** Waits until something holds; a page that redraws meanwhile is asked again. */
+  void await(Condition condition) {
+    new WebDriverWait(driver, PATIENCE)
+        .ignoring(StaleElementReferenceException.class)
+        .until(d -> condition.holds());
+  }
+
+  String text() {
+    return driver.findElement(By.tagName("body")).getText();
+  }
+
+  /** Waits until the page says this. */
+  Browser sees(String words) {
+    try {
+      await(() -> text().contains(words));
+    } catch (org.openqa.selenium.TimeoutException e) {
+      throw new AssertionError("never saw \"" + words + "\" in:\n" + text(), e);
+    }
+    return this;
+  }
+
+  Browser awaitAddress(String part) {
+    await(() -> address().contains(part));
+    return this;
+  }
+
+  /** Presses a button or link by its words. */
+  Browser press(String words) {
+    By named =
+        By.xpath(
+            "//*[self::button or self::a or @role='button' or @role='radio']"
+                + "[starts-with(normalize-space(.), \""
+                + words
+                + "\") or @aria-label=\""
+                + words
+                + "\"]");
+    await(
+        () -> {
+          driver.findElement(named).click();
+          return true;
+        });
+    return this;
+  }
+
+  /** Types on the keyboard into whatever has the focus. */
+  Browser keys(CharSequence... keys) {
+    new Actions(driver).sendKeys(keys).perform();
+    return this;
+  }
+
+  private WebElement focused() {
+    return driver.switchTo().activeElement();
+  }
+
+  private String focusedName() {
+    return String.valueOf(
+        script(
+            "const e = document.activeElement;"
+                + "return e.getAttribute('aria-label')"
+                + " || (e.labels && e.labels[0] && e.labels[0].innerText)"
+                + " || e.innerText || e.tagName"));
+  }
+
+  /** Presses Tab until the named thing has the focus: all that a keyboard alone can do. */
+  Browser tabTo(String name) {
+    for (int i = 0; i < 160; i++) {
+      if (focusedName().strip().startsWith(name)) {
+        return this;
+      }
+      keys(Keys.TAB);
+    }
+    throw new AssertionError("Tab never reached \"" + name + "\", last: " + focusedName());
+  }
+
+  Browser tabToNext(String name) {
+    keys(Keys.TAB);
+    return tabTo(name);
+  }
+
+  /** Goes to a box by keyboard and fills it anew. */
+  Browser fill(String label, String value) {
+    tabTo(label);
+    focused().sendKeys(Keys.chord(Keys.CONTROL, "a"), value);
+    return this;
+  }
+
+  String figureLabel() {
+    return driver.findElement(By.cssSelector("label[for=figure]")).getText();
+  }
+
+  String valveNow() {
+    return driver.findElement(By.cssSelector("section[aria-label^='Valve '] h2")).getText();
+  }
+
+  /** Wraps axe: its serious and critical findings, in words. */
+  Set<String> axe() {
+    List<Rule> found = new AxeBuilder().analyze(driver).getViolations();
+    return found.stream()
+        .filter(r -> Set.of("serious", "critical").contains(r.getImpact()))
+        .map(
+            r ->
+                r.getId()
+                    + ": "
+                    + r.getNodes().stream()
+                        .limit(3)
+                        .map(n -> n.getHtml() + " " + n.getFailureSummary())
+                        .collect(Collectors.joining(" | ")))
+        .collect(Collectors.toSet());
+  }
+
+  /** Widest overflow of the page, pixels: a page never scrolls sideways. */
+  long sidewaysOverflow() {
+    return (Long)
+        script(
+            "return document.documentElement.scrollWidth - document.documentElement.clientWidth");
+  }
+
+  /** Visible buttons, links and boxes of the work at hand that a gloved thumb would miss. */
+  List<?> smallTargets() {
+    return (List<?>)
+        script(
+            "return [...document.querySelectorAll('main button, main select, main input')]"
+                + ".filter(e => e.offsetParent && e.type !== 'checkbox')"
+                + ".filter(e => { const b = e.getBoundingClientRect();"
+                + " return b.height < 43.5 && b.width > 0; })"
+                + ".map(e => (e.innerText || e.ariaLabel || e.id) + ' '"
+                + " + e.getBoundingClientRect().height)");
+  }
+
+  void picture(Path file) {
+    try {
+      Files.write(file, driver.getScreenshotAs(OutputType.BYTES));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  @Override
+  public void close() {
+    driver.quit();
+  }
+}

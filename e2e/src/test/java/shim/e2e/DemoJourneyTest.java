@@ -1,0 +1,189 @@
+package shim.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.TreeSet;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.openqa.selenium.Keys;
+
+/** On the demo: the round with its troubles, two devices, every view, and the pictures. */
+class DemoJourneyTest {
+  private static RunningShim shim;
+  private static Browser browser;
+
+  @BeforeAll
+  static void start() {
+    shim = RunningShim.demo();
+    browser = new Browser(1280, 800);
+  }
+
+  @AfterAll
+  static void stop() {
+    browser.close();
+    shim.close();
+  }
+
+  private static String engine(String name) {
+    browser.open(shim.url("/")).press(name).awaitAddress("/engines/");
+    return browser.address().replaceAll(".*/engines/", "");
+  }
+
+  private static String begin(String engineName, String hand) {
+    String id = engine(engineName);
+    browser.open(shim.url("/engines/" + id + "/start")).sees("Begin the round");
+    browser.fill("Your initials", hand).press("Begin the round").awaitAddress("/rounds/");
+    return browser.address().replaceAll(".*/rounds/", "");
+  }
+
+  @Test
+  void anOpenValveIsTurnedLockedAndReadAgainAndTheOtherDeviceSeesIt() {
+    String id = begin("Hill V8", "KV");
+    Round round = new Round(browser).crankIsThere();
+    String valve = round.valve();
+    round.found("26");
+    browser.sees("wide, over by").sees("Tighten").sees("Drift").sees("Hold the adjuster");
+    round.left("22");
+    browser.sees("As left, read again after setting");
+    round.left("18").left("");
+    try (Browser second = new Browser(800, 1280)) {
+      second.open(shim.url("/rounds/" + id)).sees("1/16");
+      second.sees("goes / not");
+      String theirs = new Round(second).valve();
+      assertThat(theirs).isNotEqualTo(valve);
+      new Round(second).found("19").fine();
+      browser.sees("2/16");
+    }
+  }
+
+  @Test
+  void aSlipIsAskedAboutAndATrueSurpriseIsKept() {
+    begin("Paddock four", "MO");
+    Round round = new Round(browser);
+    if (round.crankMustMove()) {
+      round.crankIsThere();
+    }
+    browser.keys("160", Keys.ENTER).sees("ten times the");
+    browser.keys("16", Keys.ENTER).sees("As left: lock it");
+    browser.keys("u").sees("As found");
+    browser.keys("18/17", Keys.ENTER).sees("must be thicker than the one that goes");
+    browser.keys(Keys.chord(Keys.CONTROL, "a"), "16+", Keys.ENTER).sees("try the next leaf");
+    browser.keys(Keys.chord(Keys.CONTROL, "a"), "160", Keys.ENTER).sees("ten times the");
+    browser.keys(Keys.ENTER).sees("As left: lock it");
+    browser.keys("s");
+    browser.keys("k").sees("Stop");
+  }
+
+  @Test
+  void goingPastAStopSaysWhatMayBeSetThere() {
+    begin("Hill V8", "KV");
+    new Round(browser).crankIsThere();
+    browser.keys("p").sees("Do not turn back").sees("May be set where it stands");
+    browser.press("Go round").sees("Stop 1");
+  }
+
+  @Test
+  void hydraulicPreloadIsReadInTurnsAndBottomingIsRefused() {
+    begin("Night V8", "MO");
+    Round round = new Round(browser).crankIsThere();
+    browser.keys("1/4", Keys.ENTER).sees("Tighten 90°");
+    browser.keys("2", Keys.ENTER).sees("would bottom");
+    browser.keys(Keys.chord(Keys.CONTROL, "a"), "1/2", Keys.ENTER);
+    browser.sees("1/16");
+    assertThat(round.valve()).isNotEmpty();
+  }
+
+  @Test
+  void aFixedRockerShowsWhatEachPushrodWouldGive() {
+    engine("Workshop six");
+    browser.press("Go on with the round").awaitAddress("/rounds/").sees("Pushrod now in");
+    browser.press("5I, 19").sees("Fit 9.7950 in for a lash of");
+  }
+
+  @Test
+  void theHoursRailTakesThePlanBack() {
+    engine("Hill V8");
+    browser.sees("As left").press("Hot round at 3.6 h").sees("as it was at 3.6 h");
+    browser.press("5E, ").sees("lash in thou over engine hours");
+  }
+
+  private static List<String> views() {
+    String v8 = engine("Hill V8");
+    String signed = shim.get("/api/engines/" + v8 + "/rounds");
+    String round = signed.replaceAll("(?s).*?\"id\":\"([^\"]+)\"[^}]*\"signedBy\".*", "$1");
+    String six = engine("Workshop six");
+    String open =
+        shim.get("/api/engines/" + six + "/rounds")
+            .replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
+    List<String> views = new ArrayList<>(List.of("/", "/engines/new"));
+    for (String view : List.of("", "/lash", "/crank", "/sheet", "/setup", "/start")) {
+      views.add("/engines/" + v8 + view);
+    }
+    views.addAll(
+        List.of(
+            "/rounds/" + open,
+            "/rounds/" + open + "/bar",
+            "/rounds/" + round + "/end",
+            "/rounds/" + round + "/sheet"));
+    return views;
+  }
+
+  @Test
+  void everyViewIsAccessibleInBothThemesAndSizesAndNeverScrollsSideways() {
+    TreeSet<String> wrong = new TreeSet<>();
+    for (String view : views()) {
+      for (String theme : List.of("dark", "light")) {
+        boolean car = theme.equals("dark");
+        browser.size(car ? 800 : 1280, car ? 1280 : 800);
+        browser.open(shim.url(view));
+        browser.theme(theme);
+        browser.await(() -> !browser.text().contains("One moment"));
+        String at = view.replaceAll("[0-9a-f-]{36}", "…") + " " + theme + ": ";
+        browser.axe().forEach(f -> wrong.add(at + f));
+        browser.smallTargets().forEach(t -> wrong.add(at + "small " + t));
+        if (browser.sidewaysOverflow() > 0) {
+          wrong.add(at + "scrolls sideways by " + browser.sidewaysOverflow());
+        }
+      }
+    }
+    browser.size(1280, 800);
+    assertThat(String.join("\n", wrong)).isEmpty();
+  }
+
+  @Test
+  @EnabledIfSystemProperty(named = "shim.shots", matches = "true")
+  void pictures() throws Exception {
+    Path folder = Files.createDirectories(Path.of("..", "docs", "screenshots"));
+    List<String> views = views();
+    List<String> names =
+        List.of(
+            "home",
+            "new-engine",
+            "engine",
+            "lash-history",
+            "setting-order",
+            "lash-sheet",
+            "set-up",
+            "start",
+            "round",
+            "bar",
+            "round-end",
+            "filled-sheet");
+    for (int i = 0; i < views.size(); i++) {
+      boolean upright = names.get(i).equals("round") || names.get(i).equals("bar");
+      browser.size(upright ? 800 : 1280, upright ? 1280 : 800);
+      browser.open(shim.url(views.get(i)));
+      browser.theme(i % 2 == 0 ? "dark" : "light");
+      browser.await(() -> !browser.text().contains("One moment"));
+      browser.script("return document.fonts.ready.then(() => 1)");
+      browser.picture(folder.resolve(names.get(i) + ".png"));
+    }
+    browser.size(1280, 800);
+  }
+}
