@@ -18,6 +18,7 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the command line asks for, checked before Spring starts so that each usual trouble is one
@@ -80,13 +81,15 @@ record Launch(
     return Optional.empty();
   }
 
-  /** Held until the process ends, however it ends. */
+  /** Held until the process ends, however it ends; a lock nobody refers to would be let go. */
+  private static @Nullable FileLock held;
+
   private static boolean lock(Path folder) throws IOException {
     FileChannel channel =
         FileChannel.open(
             folder.resolve("shim.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
-    FileLock lock = channel.tryLock();
-    return lock != null;
+    held = channel.tryLock();
+    return held != null;
   }
 
   /** The demo begins anew at each start; only files Shim itself makes are removed. */

@@ -128,9 +128,9 @@ final class Browser implements AutoCloseable {
             "//*[self::button or self::a or @role='button' or @role='radio']"
                 + "[starts-with(normalize-space(.), \""
                 + words
-                + "\") or @aria-label=\""
+                + "\") or starts-with(@aria-label, \""
                 + words
-                + "\"]");
+                + "\")]");
     await(
         () -> {
           driver.findElement(named).click();
@@ -142,6 +142,13 @@ final class Browser implements AutoCloseable {
   /** Types on the keyboard into whatever has the focus. */
   Browser keys(CharSequence... keys) {
     new Actions(driver).sendKeys(keys).perform();
+    return this;
+  }
+
+  /** Types anew over what stands in the box that has the focus. */
+  Browser over(CharSequence... keys) {
+    focused().sendKeys(Keys.chord(Keys.CONTROL, "a"));
+    focused().sendKeys(keys);
     return this;
   }
 
