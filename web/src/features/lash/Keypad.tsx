@@ -29,7 +29,7 @@ export function Keypad({ onKey, onEnter, hydraulic }: KeypadProps) {
           aria-label={WORDS[k] ?? k}
           disabled={hydraulic && "-*+".includes(k)}
           onClick={() => onKey(k)}
-          className="num flex min-h-15 flex-col items-center justify-center rounded border border-hair bg-raised text-3xl active:bg-line active:text-ground"
+          className="num flex min-h-13 flex-col items-center justify-center rounded border border-hair bg-raised text-3xl active:bg-line active:text-ground"
         >
           {k}
           {WORDS[k] && k !== "⌫" && (
@@ -40,7 +40,7 @@ export function Keypad({ onKey, onEnter, hydraulic }: KeypadProps) {
       <button
         type="button"
         onClick={onEnter}
-        className="col-span-4 min-h-15 rounded bg-accent text-2xl font-bold text-on-accent"
+        className="col-span-4 min-h-14 rounded bg-accent text-2xl font-bold text-on-accent"
       >
         Enter ⏎
       </button>

@@ -179,7 +179,7 @@ function Sheet({ name, layout, plan, targets, state, figures, head }: SheetProps
               <strong>{s.look}</strong>
               <span className="text-muted"> ({s.balancer})</span>
             </p>
-            <div className="flex flex-wrap gap-x-4 gap-y-1">
+            <div className={`grid gap-x-4 gap-y-1 ${many ? "grid-cols-2" : "grid-cols-4"}`}>
               {s.valves.map((v) => (
                 <Boxes key={v.position} valve={v.position} figures={figures[v.position]} />
               ))}
@@ -192,7 +192,7 @@ function Sheet({ name, layout, plan, targets, state, figures, head }: SheetProps
 }
 
 function Boxes({ valve, figures }: { valve: Valve; figures?: Figures }) {
-  const box = "num inline-flex h-9 w-14 items-center justify-center border border-line text-xl";
+  const box = "num inline-flex h-9 w-14 min-w-0 items-center justify-center border border-line text-xl";
   return (
     <span className="flex items-center gap-1">
       <strong className="w-9 text-right text-xl">{valve}</strong>

@@ -63,7 +63,7 @@ function AtTheCar({ round, work }: { round: Round; work: ReturnType<typeof useRo
             selected={valve.position}
             onSelect={select}
             label="Valves of this round"
-            className="h-44 w-full min-[1000px]:h-[calc(100dvh-10.5rem)]"
+            className="h-36 w-full min-[1000px]:h-[calc(100dvh-10.5rem)]"
           />
         </section>
         <div className="flex min-w-0 flex-col gap-2">

@@ -30,7 +30,7 @@ export function StopGuide({ stop, stops, there, elsewhere, onThere, onPassed }: 
         </p>
         <p className="text-muted">
           {stop.balancer}
-          {stop.rotor ? `; ${stop.rotor}` : ""}
+          {stop.rotor && !there ? `; ${stop.rotor}` : ""}
         </p>
       </div>
       <Button onClick={onPassed}>Went past (P)</Button>

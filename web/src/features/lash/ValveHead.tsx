@@ -28,11 +28,9 @@ export function ValveHead({ valve, hydraulic }: { valve: ValveView; hydraulic: b
           )}
         </p>
       )}
-      <p>
-        <span className="block text-sm text-muted">slack here</span>
-        <span className="num text-2xl">{Math.round(valve.slackDeg)}°</span>
+      <p className="basis-full text-sm text-muted">
+        {t && `${t.from}; `}slack here {Math.round(valve.slackDeg)}°
       </p>
-      {t && <p className="basis-full text-sm text-muted">{t.from}</p>}
     </header>
   );
 }

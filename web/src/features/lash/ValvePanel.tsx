@@ -160,7 +160,7 @@ export function ValvePanel(props: ValvePanelProps) {
             placeholder={step === "DONE" ? wasText : ""}
             onChange={(e) => setText(e.target.value)}
             onKeyDown={key}
-            className="num h-32 w-full rounded border-2 border-accent bg-raised px-4 text-[6.5rem] leading-none placeholder:text-muted aria-invalid:border-tight"
+            className="num h-24 w-full rounded border-2 border-accent bg-raised px-4 text-[5.2rem] leading-none min-[1000px]:h-32 min-[1000px]:text-[6.5rem] placeholder:text-muted aria-invalid:border-tight"
           />
           <p
             id="figure-note"
