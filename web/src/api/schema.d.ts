@@ -623,7 +623,7 @@ export interface components {
             found?: components["schemas"]["ReadingView"];
             left?: components["schemas"]["ReadingView"];
             /** @enum {string} */
-            status: "TODO" | "FOUND" | "DONE" | "SKIPPED";
+            status: "OPEN" | "FOUND" | "DONE" | "SKIPPED";
             /** @enum {string} */
             foundVerdict?: "IN" | "TIGHT" | "WIDE" | "BELOW_FLOOR";
             /** @enum {string} */
@@ -665,6 +665,7 @@ export interface components {
             /** Format: double */
             headTempEndF?: number;
             note?: string;
+            rulesChecked?: string[];
         };
         ReadingEntry: {
             /** @description a valve, such as 3E or 3I1 */

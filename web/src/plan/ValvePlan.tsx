@@ -185,7 +185,7 @@ function ValveSpot({ at, face, selected, onSelect }: SpotProps) {
       >
         {at.valve}
       </text>
-      {face.mark && face.mark !== "TODO" && (
+      {face.mark && face.mark !== "OPEN" && (
         <g transform={`translate(${at.r - 3} ${-at.r + 3})`}>
           <circle r={10.5} fill="var(--plate)" />
           <g transform="scale(0.95)">

@@ -3,7 +3,7 @@ import type { Schemas } from "../api/client";
 export type LashVerdict = NonNullable<Schemas["ValveView"]["leftVerdict"]>;
 
 /** What a valve's mark can say. Shape first, colour second. */
-export type Mark = LashVerdict | "TODO" | "ASIDE" | "LOOK";
+export type Mark = LashVerdict | "OPEN" | "ASIDE" | "LOOK";
 
 interface Style {
   word: string;
@@ -15,7 +15,7 @@ export const MARKS: Record<Mark, Style> = {
   TIGHT: { word: "tight", color: "var(--tight)" },
   WIDE: { word: "wide", color: "var(--wide)" },
   BELOW_FLOOR: { word: "below the lowest allowed", color: "var(--floor)" },
-  TODO: { word: "to do", color: "var(--muted)" },
+  OPEN: { word: "to do", color: "var(--muted)" },
   ASIDE: { word: "put off", color: "var(--muted)" },
   LOOK: { word: "look here first", color: "var(--accent)" },
 };
@@ -28,7 +28,7 @@ const SHAPES: Record<Mark, (c: string) => React.ReactNode> = {
   BELOW_FLOOR: (c) => (
     <path d="M-7 -7 H7 V7 H-7 Z M-7 -7 L7 7 M7 -7 L-7 7" fill="none" stroke={c} strokeWidth={2.5} />
   ),
-  TODO: (c) => <circle r={5} fill="none" stroke={c} strokeWidth={1.5} strokeDasharray="2.5 2.5" />,
+  OPEN: (c) => <circle r={5} fill="none" stroke={c} strokeWidth={1.5} strokeDasharray="2.5 2.5" />,
   ASIDE: (c) => <path d="M-6 -2 H6 M-6 3 H6" stroke={c} strokeWidth={2.5} />,
   LOOK: (c) => <path d="M0 -8 L8 0 L0 8 L-8 0 Z" fill={c} />,
 };

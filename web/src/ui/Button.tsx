@@ -14,7 +14,7 @@ interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
 }
 
 export const buttonClass = (look: Look = "plain") =>
-  `inline-flex min-h-11 items-center justify-center gap-2 rounded px-4 text-base no-underline ${LOOKS[look]}`;
+  `inline-flex min-h-11 items-center justify-center gap-2 rounded px-4 no-underline ${LOOKS[look]}`;
 
 export function Button({ look = "plain", className = "", type = "button", ...rest }: ButtonProps) {
   return <button type={type} className={`${buttonClass(look)} ${className}`} {...rest} />;

@@ -9,7 +9,7 @@ import { EngineTabs, Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
-import { Field } from "../../ui/Field";
+import { Check, Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { driftText, lashText, unitName } from "../../units/lash";
 import { roundFaces } from "./roundFaces";
@@ -54,6 +54,7 @@ export function EndPage() {
             </Link>
           </header>
           <FirstLooks story={round.story} hydraulic={round.hydraulic} />
+          <Adjusted round={round} />
           {round.swaps && <Swaps swaps={round.swaps} />}
           <SignOff round={round} />
           <Figures round={round} />
@@ -82,6 +83,22 @@ function FirstLooks({ story, hydraulic }: { story: Schemas["RoundStory"]; hydrau
           Every valve was left inside its tolerance, and none moved apart from its kind.
         </Notice>
       )}
+    </section>
+  );
+}
+
+/** What was changed, and which valves still want a part. */
+function Adjusted({ round }: { round: Round }) {
+  const moved = round.valves.filter((v) => v.left && v.left.form !== "SAME").map((v) => v.position);
+  const wanting = round.valves.filter((v) => v.part && v.leftVerdict !== "IN" && v.foundVerdict !== "IN");
+  return (
+    <section aria-label="What was changed" className="scribed rounded px-4 py-2">
+      <p>{moved.length === 0 ? "No valve was adjusted." : `Adjusted and read again: ${moved.join(" ")}.`}</p>
+      {wanting.map((v) => (
+        <p key={v.position}>
+          <strong>{v.position}</strong>: {v.part?.words}
+        </p>
+      ))}
     </section>
   );
 }
@@ -117,6 +134,7 @@ function SignOff({ round }: { round: Round }) {
   const [initials, setInitials] = useState(settings.hand || round.hand);
   const [temp, setTemp] = useState("");
   const [note, setNote] = useState("");
+  const [checked, setChecked] = useState<string[]>([]);
   const sign = useMutation({
     mutationFn: () =>
       answered(
@@ -126,6 +144,7 @@ function SignOff({ round }: { round: Round }) {
             initials,
             headTempEndF: temp.trim() === "" ? undefined : Number(temp.replace(",", ".")),
             note: note || undefined,
+            rulesChecked: checked,
           },
         }),
       ),
@@ -156,10 +175,14 @@ function SignOff({ round }: { round: Round }) {
       }}
     >
       {rules.map((r) => (
-        <p key={r.rule}>
-          ▢ {r.rule}{" "}
-          <span className="text-sm text-muted">{[r.source, r.date].filter(Boolean).join(", ")}</span>
-        </p>
+        <Check
+          key={r.rule}
+          label={`Class rule looked at: ${[r.rule, r.source, r.date].filter(Boolean).join(", ")}`}
+          checked={checked.includes(r.rule ?? "")}
+          onChange={(e) =>
+            setChecked(e.target.checked ? [...checked, r.rule ?? ""] : checked.filter((c) => c !== r.rule))
+          }
+        />
       ))}
       <div className="grid gap-3 min-[640px]:grid-cols-[8rem_12rem_1fr_auto] min-[640px]:items-start">
         <Field
@@ -185,7 +208,9 @@ function SignOff({ round }: { round: Round }) {
           Sign off
         </Button>
       </div>
-      {problem && problem.errors.length === 0 && <Notice tone="stop">{problem.message}</Notice>}
+      {problem && !problem.errors.some((e) => e.field === "initials") && (
+        <Notice tone="stop">{problem.errors[0]?.message ?? problem.message}</Notice>
+      )}
     </form>
   );
 }

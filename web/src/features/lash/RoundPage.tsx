@@ -111,7 +111,12 @@ function AtTheCar({ round, work }: { round: Round; work: ReturnType<typeof useRo
 /** Whose round, how far, and whether everything is safe. */
 function RoundBar({ round, unsent }: { round: Round; unsent: number }) {
   const settings = useSettings();
-  const hand = settings.hand || round.hand;
+  const { hand, setHand } = settings;
+  const began = round.hand;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once, for a box being emptied must stay empty
+  useEffect(() => {
+    if (hand === "") setHand(began);
+  }, []);
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-1">
       <h1 className="text-lg">
@@ -133,7 +138,7 @@ function RoundBar({ round, unsent }: { round: Round; unsent: number }) {
           value={hand}
           maxLength={12}
           aria-label="Initials of who reads"
-          onChange={(e) => settings.setHand(e.target.value.toUpperCase())}
+          onChange={(e) => setHand(e.target.value.toUpperCase())}
           className="min-h-11 w-16 rounded border border-hair bg-raised px-2 text-center font-bold text-ink"
         />
       </label>

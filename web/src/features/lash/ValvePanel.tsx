@@ -5,9 +5,10 @@ import { Button } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
 import { readGap, readTurns, type Typed, unitName } from "../../units/lash";
 import { Advice } from "./Advice";
-import { EMPTY_ENTER, type Step, stepOf } from "./flow";
+import { EMPTY_ENTER, measuresFirst, type Step, stepOf } from "./flow";
 import { Keypad } from "./Keypad";
 import { LookRow } from "./LookRow";
+import { Overtaken } from "./Overtaken";
 import { PartFitted } from "./PartFitted";
 import type { Phase, Round, Said, useRound, ValveView } from "./useRound";
 import { ValveHead } from "./ValveHead";
@@ -61,6 +62,9 @@ export function ValvePanel(props: ValvePanelProps) {
   const [sureOut, setSureOut] = useState(false);
   const [noting, setNoting] = useState(false);
   const [part, setPart] = useState<number | undefined>();
+  /** What was typed for a step that another device finished meanwhile. */
+  const [overtaken, setOvertaken] = useState<{ what: Said; phase: Phase }>();
+  const [typedFor, setTypedFor] = useState<Phase>();
   const natural = stepOf(valve, (phase) => work.pending(valve.position, phase));
   const step: Step = correcting === "FOUND" ? "FOUND" : correcting === "LEFT" ? "AGAIN" : natural;
   const phase: Phase = step === "FOUND" || step === "SURE" ? "FOUND" : "LEFT";
@@ -83,6 +87,9 @@ export function ValvePanel(props: ValvePanelProps) {
       if (e.offline) {
         setText("");
         if (at === "LEFT") onNext(round);
+      } else if (e.conflict) {
+        setOvertaken({ what, phase: at });
+        setText("");
       } else setTrouble(e.errors[0]?.message ?? e.message);
     }
   };
@@ -91,7 +98,15 @@ export function ValvePanel(props: ValvePanelProps) {
     setCorrecting(undefined);
     setSureOut(false);
     const fresh = now.valves.find((v) => v.position === valve.position);
-    if (at === "LEFT" && fresh && stepOf(fresh, () => false) === "DONE") onNext(now);
+    if (!fresh) return;
+    if (at === "LEFT" && stepOf(fresh, () => false) === "DONE") onNext(now);
+    if (at === "FOUND" && measuresFirst(now) && fresh.foundVerdict !== "IN" && !fresh.ask && !fresh.left)
+      onNext(now);
+  };
+  /** A figure belongs to the step it was begun at, whatever another device does meanwhile. */
+  const type = (next: string) => {
+    if (text === "") setTypedFor(phase);
+    setText(next);
   };
   const emptyEnter = () => {
     if (!there) onThere();
@@ -108,7 +123,10 @@ export function ValvePanel(props: ValvePanelProps) {
     if (t === "") return emptyEnter();
     const typed = round.hydraulic ? readTurns(t) : readGap(t, unit);
     const what = said(typed, t);
-    if (what) void keep(what, phase);
+    if (what && typedFor && typedFor !== phase && !correcting) {
+      setOvertaken({ what, phase: typedFor });
+      setText("");
+    } else if (what) void keep(what, phase);
     else if (typed.kind === "unclear") setTrouble(typed.why);
   };
   const letters: Record<string, () => void> = {
@@ -158,7 +176,7 @@ export function ValvePanel(props: ValvePanelProps) {
             aria-invalid={Boolean(trouble)}
             aria-describedby="figure-note"
             placeholder={step === "DONE" ? wasText : ""}
-            onChange={(e) => setText(e.target.value)}
+            onChange={(e) => type(e.target.value)}
             onKeyDown={key}
             className="num h-24 w-full rounded border-2 border-accent bg-raised px-4 text-[5.2rem] leading-none min-[1000px]:h-32 min-[1000px]:text-[6.5rem] placeholder:text-muted aria-invalid:border-tight"
           />
@@ -177,13 +195,28 @@ export function ValvePanel(props: ValvePanelProps) {
           </p>
           {narrow && (
             <Keypad
-              onKey={(k) => setText((t) => (k === "⌫" ? t.slice(0, -1) : t + k))}
+              onKey={(k) => type(k === "⌫" ? text.slice(0, -1) : text + k)}
               onEnter={enter}
               hydraulic={round.hydraulic}
             />
           )}
         </div>
         <div className="flex min-w-0 flex-col gap-3">
+          {overtaken && (
+            <Overtaken
+              valve={valve}
+              typed={overtaken.what.typed ?? "as found"}
+              phase={overtaken.phase}
+              onTheirs={() => setOvertaken(undefined)}
+              onMine={() => {
+                setOvertaken(undefined);
+                void keep(
+                  { ...overtaken.what, why: "read anew, instead of the other hand's" },
+                  overtaken.phase,
+                );
+              }}
+            />
+          )}
           {step === "SURE" && valve.ask && <Notice tone="ask">{valve.ask}</Notice>}
           {step === "AGAIN" && valve.ask && <Notice tone="ask">{valve.ask}</Notice>}
           {sureOut && (

@@ -6,7 +6,7 @@ const valve = (position: string, over: Partial<ValveView> = {}): ValveView => ({
   position,
   stop: 1,
   slackDeg: 40,
-  status: "TODO",
+  status: "OPEN",
   ...over,
 });
 const reading = { id: "x", form: "FIGURE" as const, hand: "KV", takenAt: "", version: 0 };

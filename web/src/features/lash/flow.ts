@@ -21,6 +21,12 @@ export function stepOf(valve: ValveView, pending: (phase: Phase) => boolean): St
   return valve.ask ? "SURE" : "LEFT";
 }
 
+/** Where a part is exchanged, all gaps are measured first: one shim may serve another valve. */
+export const measuresFirst = (round: Round) =>
+  round.adjuster === "BUCKET_SHIM" ||
+  round.adjuster === "PUSHROD_LENGTH" ||
+  round.adjuster === "PEDESTAL_SHIM";
+
 /** The next valve in working order: to do first, then those put off; undefined when all are done. */
 export function nextValve(
   round: Round,
@@ -31,9 +37,11 @@ export function nextValve(
     const v = round.valves[i];
     return v.status !== "DONE" && !pendingLeft(v);
   };
-  const order = round.valves.map((_, i) => (after + 1 + i) % round.valves.length);
-  const todo = order.filter((i) => open(i) && round.valves[i].status !== "SKIPPED");
-  return (todo.find((i) => i > after) ?? todo[0] ?? order.find(open)) as number | undefined;
+  const order = round.valves.map((_, i) => (after + 1 + i) % round.valves.length).filter(open);
+  const unread = measuresFirst(round) ? order.filter((i) => round.valves[i].status === "OPEN") : [];
+  const todo = order.filter((i) => round.valves[i].status !== "SKIPPED");
+  const pick = [unread, todo, order].find((list) => list.length > 0) ?? [];
+  return pick.find((i) => i > after) ?? pick[0];
 }
 
 /** What Enter on an empty box means at each step. */

@@ -78,7 +78,7 @@ class RoundApiTest extends ApiTest {
   void aFigureTakenBackStaysInTheHistory() {
     String id = read(round, "1I", "FOUND", "0.018");
     assertThat(delete(reading(round, id) + "?hand=KV")).hasStatusOk();
-    assertThat(of(round, "1I", ".status")).isEqualTo("TODO");
+    assertThat(of(round, "1I", ".status")).isEqualTo("OPEN");
     assertThat(get("/api/rounds/" + round + "/revisions"))
         .bodyJson()
         .extractingPath("$[1].change")

@@ -176,8 +176,16 @@ class DemoData implements ApplicationRunner {
         new Rounds.SignOff(
             plan.hand(),
             plan.state() == HeatState.HOT ? Double.valueOf(round.headTempF() - 31) : null,
-            null),
+            null,
+            rules(engine)),
         at.plus(35, ChronoUnit.MINUTES));
+  }
+
+  private List<String> rules(UUID engine) {
+    EngineSheet.UseSheet use = engines.get(engine).sheet().use();
+    return use == null || use.classRules() == null
+        ? List.of()
+        : use.classRules().stream().map(EngineSheet.ClassRule::rule).toList();
   }
 
   private static Rounds.ReadingEntry left(LashSeason.Written w, String hand) {
@@ -256,7 +264,10 @@ class DemoData implements ApplicationRunner {
               p, Phase.LEFT, Form.SAME, null, null, null, null, null, "MO", null, null, null),
           at);
     }
-    rounds.sign(round, new Rounds.SignOff("MO", null, null), at.plus(40, ChronoUnit.MINUTES));
+    rounds.sign(
+        round,
+        new Rounds.SignOff("MO", null, null, rules(engine)),
+        at.plus(40, ChronoUnit.MINUTES));
     event(engine, "Fenmoor Night II", -23, 6.0, null);
   }
 

@@ -14,6 +14,7 @@ import shim.app.engine.LayoutView;
 import shim.app.http.Refusal;
 import shim.core.engine.Adjuster;
 import shim.core.engine.Engine;
+import shim.core.engine.EngineSheet;
 import shim.core.engine.HeatState;
 import shim.core.engine.SheetCheck;
 import shim.core.engine.ValveKind;
@@ -45,6 +46,17 @@ class RoundReader {
   /** The engine as it was when the round began. */
   Engine engine(RoundRow round) {
     return SheetCheck.check(engines.read(round.sheet)).engine().orElseThrow();
+  }
+
+  /** Class rules of the engine as its sheet words them. */
+  List<String> classRules(RoundRow round) {
+    EngineSheet.UseSheet use = engines.read(round.sheet).use();
+    return use == null || use.classRules() == null
+        ? List.of()
+        : use.classRules().stream()
+            .map(EngineSheet.ClassRule::rule)
+            .filter(r -> r != null && !r.isBlank())
+            .toList();
   }
 
   void requirePlan(Engine engine, Rounds.RoundStart start) {

@@ -55,6 +55,9 @@ class RoundRow {
 
   @NotAudited @Nullable String crankBy;
 
+  /** Class rules looked at when it was signed, one a line. */
+  @Nullable String rulesChecked;
+
   @Nullable String signedBy;
   @Nullable Instant signedAt;
 

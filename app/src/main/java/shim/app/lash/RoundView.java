@@ -55,7 +55,7 @@ public record RoundView(
 
   /** How far a valve is. */
   public enum Status {
-    TODO,
+    OPEN,
     FOUND,
     DONE,
     SKIPPED

@@ -9,6 +9,7 @@ import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -123,11 +124,16 @@ public class Rounds {
       boolean skipped,
       @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand) {}
 
-  /** The signature under a round. */
+  /**
+   * The signature under a round.
+   *
+   * @param rulesChecked the class rules that were looked at, each as the engine's sheet words it
+   */
   public record SignOff(
       @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String initials,
       @Nullable Double headTempEndF,
-      @Size(max = 2000, message = "2000 letters at most") @Nullable String note) {}
+      @Size(max = 2000, message = "2000 letters at most") @Nullable String note,
+      @Nullable List<String> rulesChecked) {}
 
   /** Parts changed in the chain of some valves. */
   public record PartsChanged(
@@ -293,12 +299,27 @@ public class Rounds {
     if (signature.note() != null && !signature.note().isBlank()) {
       round.note = signature.note();
     }
+    requireRules(round, signature);
+    round.rulesChecked =
+        signature.rulesChecked() == null ? null : String.join("\n", signature.rulesChecked());
     round.signedBy = signature.initials();
     round.signedAt = at == null ? now() : at;
     round.ruleVersion = RULE_VERSION;
     round.said = json.writeValueAsString(reader.view(round).story());
     Because.of(signature.initials(), "signed off");
     rounds.saveAndFlush(round);
+  }
+
+  /** Every class rule of the engine is looked at, or the note says why not. */
+  private void requireRules(RoundRow round, SignOff signature) {
+    boolean explained = signature.note() != null && !signature.note().isBlank();
+    List<String> open = new ArrayList<>(reader.classRules(round));
+    open.removeAll(signature.rulesChecked() == null ? List.of() : signature.rulesChecked());
+    if (!open.isEmpty() && !explained) {
+      throw Refusal.invalid(
+          "rulesChecked",
+          "look at the class rule \"" + open.get(0) + "\", or say in the note why not");
+    }
   }
 
   /** Keeps that parts were changed in the chain of some valves. */

@@ -87,7 +87,7 @@ final class ValveReader {
     if (look != null && look.skipped) {
       return RoundView.Status.SKIPPED;
     }
-    return found == null ? RoundView.Status.TODO : RoundView.Status.FOUND;
+    return found == null ? RoundView.Status.OPEN : RoundView.Status.FOUND;
   }
 
   private RoundView.ReadingView reading(ReadingRow r, RoundView.@Nullable ReadingView found) {
