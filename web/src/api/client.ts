@@ -30,7 +30,11 @@ export class ApiProblem extends Error {
   }
 }
 
-const client = createClient<paths>({ baseUrl: "/" });
+/** Calls go to the page's own origin; `fetch` is looked up at each call so that tests may answer. */
+export const api = createClient<paths>({
+  baseUrl: globalThis.location?.origin ?? "http://localhost",
+  fetch: (request) => globalThis.fetch(request),
+});
 
 interface Answer<T> {
   data?: T;
@@ -58,5 +62,3 @@ export async function answered<T>(call: Promise<Answer<T>>): Promise<T> {
     problem.errors ?? [],
   );
 }
-
-export const api = client;

@@ -38,3 +38,19 @@ describe("the next valve", () => {
     expect(nextValve(r, 0, none)).toBeUndefined();
   });
 });
+
+describe("where parts are exchanged", () => {
+  it("all gaps are measured before any part is changed", () => {
+    const r = {
+      adjuster: "BUCKET_SHIM",
+      valves: [
+        valve("1I", { status: "FOUND", found: reading }),
+        valve("1E"),
+        valve("2I", { status: "DONE" }),
+      ],
+    } as Round;
+    expect(nextValve(r, 0, none)).toBe(1);
+    r.valves[1].status = "FOUND";
+    expect(nextValve(r, 1, none)).toBe(0);
+  });
+});
