@@ -152,7 +152,7 @@ function Sheet({ name, layout, plan, targets, state, figures, head }: SheetProps
           facing="left"
           faces={faces}
           label={`${name} from above`}
-          className="max-h-60 w-full"
+          className={many ? "max-h-40 w-full" : "max-h-60 w-full"}
         />
         <div>
           {targets.map((t) => (
@@ -172,14 +172,17 @@ function Sheet({ name, layout, plan, targets, state, figures, head }: SheetProps
       </div>
       <ol className={many ? "grid grid-cols-2 gap-x-5" : ""}>
         {plan.stops.map((s) => (
-          <li key={s.number} className="break-inside-avoid border-t border-line py-1">
+          <li
+            key={s.number}
+            className={`break-inside-avoid border-t border-line ${many ? "flex items-center justify-between gap-2 py-0.5" : "py-1"}`}
+          >
             <p className={many ? "text-sm" : "text-lg"}>
               <strong className="num mr-2 text-2xl">{s.number}</strong>
               {s.number > 1 && <span className="num">bar {Math.round(s.barDeg)}°: </span>}
               <strong>{s.look}</strong>
               <span className="text-muted"> ({s.balancer})</span>
             </p>
-            <div className={`grid gap-x-4 gap-y-1 ${many ? "grid-cols-2" : "grid-cols-4"}`}>
+            <div className={`grid gap-x-4 gap-y-1 ${many ? "shrink-0 grid-cols-1" : "grid-cols-4"}`}>
               {s.valves.map((v) => (
                 <Boxes key={v.position} valve={v.position} figures={figures[v.position]} />
               ))}

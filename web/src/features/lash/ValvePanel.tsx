@@ -71,8 +71,8 @@ export function ValvePanel(props: ValvePanelProps) {
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: the box takes the keys again after each step
   useEffect(() => {
-    if (!noting) box.current?.focus();
-  }, [step, there, noting]);
+    if (!noting && !overtaken) box.current?.focus();
+  }, [step, there, noting, overtaken]);
 
   const keep = async (what: Said, at: Phase) => {
     setTrouble(undefined);

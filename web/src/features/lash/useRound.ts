@@ -23,7 +23,11 @@ export function useRound(id: string) {
   const hand = settings.hand || query.data?.hand || "";
   const [unsent, setUnsent] = useState(() => waiting().length);
   const key = roundQuery(id).queryKey;
-  const show = (round: Round) => queries.setQueryData(key, round);
+  /** The answer to a change is newer than any question still on its way: that one is called back. */
+  const show = async (round: Round) => {
+    await queries.cancelQueries({ queryKey: key });
+    queries.setQueryData(key, round);
+  };
 
   const send = useMutation({
     mutationFn: (parcel: Parcel) => deliver(parcel),

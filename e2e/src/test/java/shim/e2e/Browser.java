@@ -5,11 +5,15 @@ import com.deque.html.axecore.selenium.AxeBuilder;
 import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.Base64;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Dimension;
@@ -22,6 +26,9 @@ import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.print.PageSize;
+import org.openqa.selenium.print.PrintOptions;
+import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** A real browser in a person's hands: what they see by its words, what they press. */
@@ -125,7 +132,7 @@ final class Browser implements AutoCloseable {
   Browser press(String words) {
     By named =
         By.xpath(
-            "//*[self::button or self::a or @role='button' or @role='radio']"
+            "//*[self::button or self::a or self::summary or @role='button' or @role='radio']"
                 + "[starts-with(normalize-space(.), \""
                 + words
                 + "\") or starts-with(@aria-label, \""
@@ -192,6 +199,10 @@ final class Browser implements AutoCloseable {
     return driver.findElement(By.cssSelector("label[for=figure]")).getText();
   }
 
+  boolean figureHasFocus() {
+    return "figure".equals(script("return document.activeElement && document.activeElement.id"));
+  }
+
   String valveNow() {
     return driver.findElement(By.cssSelector("section[aria-label^='Valve '] h2")).getText();
   }
@@ -229,6 +240,38 @@ final class Browser implements AutoCloseable {
                 + " return b.height < 43.5 && b.width > 0; })"
                 + ".map(e => (e.innerText || e.ariaLabel || e.id) + ' '"
                 + " + e.getBoundingClientRect().height)");
+  }
+
+  /** Chooses an entry of a list by its words. */
+  Browser choose(String label, String words) {
+    By list =
+        By.xpath(
+            "//label[contains(., \""
+                + label
+                + "\")]//select | //select[@id=//label[contains(., \""
+                + label
+                + "\")]/@for]");
+    Select select = new Select(driver.findElement(list));
+    select.getOptions().stream()
+        .filter(o -> o.getText().contains(words))
+        .findFirst()
+        .orElseThrow(() -> new AssertionError("no \"" + words + "\" in " + label))
+        .click();
+    return this;
+  }
+
+  /** How many sheets of paper the page takes. */
+  int printedPages() {
+    PrintOptions a4 = new PrintOptions();
+    a4.setPageSize(new PageSize(29.7, 21.0));
+    byte[] pdf = Base64.getDecoder().decode(driver.print(a4).getContent());
+    Matcher pages =
+        Pattern.compile("/Type\\s*/Page[^s]").matcher(new String(pdf, StandardCharsets.ISO_8859_1));
+    int count = 0;
+    while (pages.find()) {
+      count++;
+    }
+    return count;
   }
 
   void picture(Path file) {
