@@ -61,6 +61,7 @@ export function ValvePanel(props: ValvePanelProps) {
   const [correcting, setCorrecting] = useState<Phase>();
   const [sureOut, setSureOut] = useState(false);
   const [noting, setNoting] = useState(false);
+  const [busy, setBusy] = useState(false);
   const [part, setPart] = useState<number | undefined>();
   /** What was typed for a step that another device finished meanwhile. */
   const [overtaken, setOvertaken] = useState<{ what: Said; phase: Phase }>();
@@ -74,8 +75,12 @@ export function ValvePanel(props: ValvePanelProps) {
     if (!noting && !overtaken) box.current?.focus();
   }, [step, there, noting, overtaken]);
 
+  /** The box is empty as soon as a figure is sent; a refusal puts it back. */
   const keep = async (what: Said, at: Phase) => {
+    const sent = text;
     setTrouble(undefined);
+    setText("");
+    setBusy(true);
     try {
       const now = await work.read(valve, at, {
         partSizeIn: at === "LEFT" ? (part ?? valve.partNowIn) : part,
@@ -85,16 +90,18 @@ export function ValvePanel(props: ValvePanelProps) {
     } catch (e) {
       if (!(e instanceof ApiProblem)) throw e;
       if (e.offline) {
-        setText("");
         if (at === "LEFT") onNext(round);
       } else if (e.conflict) {
         setOvertaken({ what, phase: at });
-        setText("");
-      } else setTrouble(e.errors[0]?.message ?? e.message);
+      } else {
+        setTrouble(e.errors[0]?.message ?? e.message);
+        setText(sent);
+      }
+    } finally {
+      setBusy(false);
     }
   };
   const after = (now: Round, at: Phase) => {
-    setText("");
     setCorrecting(undefined);
     setSureOut(false);
     const fresh = now.valves.find((v) => v.position === valve.position);
@@ -120,6 +127,7 @@ export function ValvePanel(props: ValvePanelProps) {
   };
   const enter = () => {
     const t = text.trim();
+    if (busy) return;
     if (t === "") return emptyEnter();
     const typed = round.hydraulic ? readTurns(t) : readGap(t, unit);
     const what = said(typed, t);
@@ -156,6 +164,7 @@ export function ValvePanel(props: ValvePanelProps) {
     <section
       className="scribed flex flex-1 flex-col gap-3 rounded p-4"
       aria-label={`Valve ${valve.position}`}
+      aria-busy={busy}
     >
       <div className="grid gap-4 min-[760px]:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <div className="flex flex-col gap-2">

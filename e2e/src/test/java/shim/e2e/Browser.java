@@ -21,6 +21,7 @@ import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.TimeoutException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
@@ -104,9 +105,13 @@ final class Browser implements AutoCloseable {
 
   /** Waits until something holds; a page that redraws meanwhile is asked again. */
   void await(Condition condition) {
-    new WebDriverWait(driver, PATIENCE)
-        .ignoring(StaleElementReferenceException.class)
-        .until(d -> condition.holds());
+    try {
+      new WebDriverWait(driver, PATIENCE)
+          .ignoring(StaleElementReferenceException.class)
+          .until(d -> condition.holds());
+    } catch (TimeoutException e) {
+      throw new AssertionError("waited in vain; the page at " + address() + " says:\n" + text(), e);
+    }
   }
 
   String text() {
@@ -117,8 +122,8 @@ final class Browser implements AutoCloseable {
   Browser sees(String words) {
     try {
       await(() -> text().contains(words));
-    } catch (org.openqa.selenium.TimeoutException e) {
-      throw new AssertionError("never saw \"" + words + "\" in:\n" + text(), e);
+    } catch (AssertionError e) {
+      throw new AssertionError("never saw \"" + words + "\": " + e.getMessage(), e);
     }
     return this;
   }
@@ -199,8 +204,12 @@ final class Browser implements AutoCloseable {
     return driver.findElement(By.cssSelector("label[for=figure]")).getText();
   }
 
-  boolean figureHasFocus() {
-    return "figure".equals(script("return document.activeElement && document.activeElement.id"));
+  /** The box has the cursor and the last figure is with Shim. */
+  boolean figureIsReady() {
+    return Boolean.TRUE.equals(
+        script(
+            "return document.activeElement?.id === 'figure'"
+                + " && !document.querySelector('[aria-busy=true]')"));
   }
 
   String valveNow() {

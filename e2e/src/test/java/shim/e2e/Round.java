@@ -17,7 +17,7 @@ final class Round {
   /** Enter: the crank is at its stop, or on with what stands there. */
   Round enter() {
     // The box takes the keys; a person waits for its cursor too.
-    browser.await(() -> browser.figureHasFocus());
+    browser.await(() -> browser.figureIsReady());
     browser.keys(Keys.ENTER);
     return this;
   }
@@ -36,7 +36,7 @@ final class Round {
 
   /** Types the figure as found and waits until Shim has taken it. */
   Round found(String figure) {
-    browser.await(() -> browser.figureLabel().startsWith("As found") && browser.figureHasFocus());
+    browser.await(() -> browser.figureLabel().startsWith("As found") && browser.figureIsReady());
     browser.keys(figure, Keys.ENTER);
     browser.await(() -> !browser.figureLabel().startsWith("As found in"));
     return this;
@@ -44,7 +44,7 @@ final class Round {
 
   /** Types what it reads after locking. */
   Round left(String figure) {
-    browser.await(() -> browser.figureLabel().startsWith("As left") && browser.figureHasFocus());
+    browser.await(() -> browser.figureLabel().startsWith("As left") && browser.figureIsReady());
     browser.keys(figure, Keys.ENTER);
     return this;
   }
