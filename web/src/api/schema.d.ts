@@ -1096,6 +1096,10 @@ export interface components {
             leftIn?: number;
             /** Format: double */
             driftIn?: number;
+            /** Format: double */
+            foundTurns?: number;
+            /** Format: double */
+            leftTurns?: number;
             /** @enum {string} */
             foundVerdict?: "IN" | "TIGHT" | "WIDE" | "BELOW_FLOOR";
             /** @enum {string} */

@@ -34,7 +34,7 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
   if (!r.data || !e.data || !l.data) return <Waiting />;
   const ready = readiness(r.data, e.data);
   return (
-    <div className="flex flex-1 flex-col min-[1000px]:h-[calc(100dvh-94px)]">
+    <div className="flex flex-1 flex-col min-[1000px]:h-[calc(100dvh-94px)] min-[1000px]:flex-none">
       <div className="grid min-h-0 flex-1 gap-3 p-3 min-[1000px]:grid-cols-[minmax(340px,420px)_1fr] min-[1000px]:grid-rows-[minmax(0,1fr)] min-[1000px]:overflow-hidden">
         <section className="scribed flex min-h-0 min-w-0 flex-col gap-2 rounded p-3" aria-label="Valve plan">
           <Choice

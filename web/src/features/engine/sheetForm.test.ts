@@ -31,4 +31,34 @@ describe("the sheet as typed", () => {
     expect(read.cam?.lashIntakeIn).toBe(0.012);
     expect(unreadable).toEqual([{ field: "cam.lsaDeg", message: '"abc" is not a number' }]);
   });
+
+  it("keeps flags, class rules and the four events, and leaves blank what is blank", () => {
+    const full = {
+      ...sheet,
+      drive: { ...BLANK.drive, fixingClampsHead: true, clampNote: "one at a time", partsIn: "9.78 9.79" },
+      cam: { ...sheet.cam, events: { atTappetLiftIn: 0.015, ivoBtdcDeg: -4 } },
+      use: { unit: "laps", boostPsi: 12, classRules: [{ rule: "preload above zero", source: "7.1" }] },
+    };
+    const back = toSheet(toForm(full, "thou"), "thou").sheet;
+    expect(back.drive).toMatchObject({ fixingClampsHead: true, linkBars: false, partsIn: "9.78 9.79" });
+    expect(back.cam?.events).toEqual({ atTappetLiftIn: 0.015, ivoBtdcDeg: -4 });
+    expect(back.cam?.floorIntakeIn).toBeUndefined();
+    expect(back.use).toMatchObject({ unit: "laps", boostPsi: 12 });
+    expect(back.use?.classRules?.[0].rule).toBe("preload above zero");
+  });
+
+  it("drops an empty class rule and an untouched row of events", () => {
+    const form = toForm(sheet, "thou");
+    form.use.classRules = [{ rule: "  ", source: "", date: "" }];
+    const back = toSheet(form, "thou").sheet;
+    expect(back.use?.classRules).toEqual([]);
+    expect(back.cam?.events).toBeUndefined();
+  });
+
+  it("shows millimetres where the person works in them, and never converts degrees or turns", () => {
+    const form = toForm({ ...sheet, drive: { ...BLANK.drive, preloadTurns: 0.5 } }, "mm");
+    expect(form.cam.lashIntakeIn).toBe("0.3048");
+    expect(form.cam.intake[0].durationDeg).toBe("252");
+    expect(form.drive.preloadTurns).toBe("0.5");
+  });
 });

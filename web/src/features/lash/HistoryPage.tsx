@@ -8,6 +8,7 @@ import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { useSettings } from "../../shell/settings";
 import { Notice } from "../../ui/Notice";
 import { driftText, unitName } from "../../units/lash";
+import { turnsText } from "./faces";
 import { domains, LashChart } from "./LashChart";
 import { ValveLife } from "./ValveLife";
 
@@ -21,7 +22,9 @@ function History({ engine }: { engine: Schemas["EngineView"] }) {
   const lash = useQuery(lashHistory(engine.id)).data;
   const [picked, setPicked] = useState<Valve>();
   if (!lash) return <Waiting />;
-  const read = lash.valves.filter((v) => v.points.some((p) => p.foundIn !== undefined));
+  const read = lash.valves.filter((v) =>
+    v.points.some((p) => p.foundIn !== undefined || p.foundTurns !== undefined),
+  );
   if (read.length === 0) {
     return (
       <div className="p-4">
@@ -74,8 +77,9 @@ function Small({ lash, valve, picked, onPick }: SmallProps) {
   const { unit } = useSettings();
   const own = lash.valves.find((v) => v.position === valve);
   if (!own) return null;
-  const { hours, lash: range } = domains(lash.valves);
   const last = own.points.at(-1);
+  const inTurns = last?.foundTurns !== undefined;
+  const { hours, lash: range } = domains(lash.valves);
   return (
     <button
       type="button"
@@ -85,16 +89,20 @@ function Small({ lash, valve, picked, onPick }: SmallProps) {
     >
       <span className="flex justify-between text-sm font-bold">
         {valve}
-        <span className="num">{driftText(last?.driftIn, unit)}</span>
+        <span className="num">
+          {inTurns ? turnsText(last.leftTurns ?? last.foundTurns ?? 0) : driftText(last?.driftIn, unit)}
+        </span>
       </span>
-      <LashChart
-        points={own.points}
-        targets={lash.targets.filter((t) => t.kind === kindOf(valve))}
-        changes={lash.changes.filter((c) => c.valves.includes(valve))}
-        height={84}
-        hours={hours}
-        lash={range}
-      />
+      {!inTurns && (
+        <LashChart
+          points={own.points}
+          targets={lash.targets.filter((t) => t.kind === kindOf(valve))}
+          changes={lash.changes.filter((c) => c.valves.includes(valve))}
+          height={84}
+          hours={hours}
+          lash={range}
+        />
+      )}
     </button>
   );
 }

@@ -1,7 +1,8 @@
 import type { Schemas, Valve } from "../../api/client";
 import { kindOf } from "../../plan/geometry";
 import { useSettings } from "../../shell/settings";
-import { driftText, lashText, unitName } from "../../units/lash";
+import { driftText, type LashUnit, lashText, unitName } from "../../units/lash";
+import { turnsText } from "./faces";
 import { LashChart } from "./LashChart";
 
 /** One valve over all its rounds: the chart, and under it every figure. */
@@ -10,7 +11,7 @@ export function ValveLife({ lash, valve }: { lash: Schemas["EngineLash"]; valve:
   const own = lash.valves.find((v) => v.position === valve);
   const targets = lash.targets.filter((t) => t.kind === kindOf(valve));
   const changes = lash.changes.filter((c) => c.valves.includes(valve));
-  if (!own || own.points.every((p) => p.foundIn === undefined)) {
+  if (!own || own.points.every((p) => p.foundIn === undefined && p.foundTurns === undefined)) {
     return (
       <section className="scribed rounded p-4">
         <h2 className="text-xl">{valve}</h2>
@@ -18,14 +19,21 @@ export function ValveLife({ lash, valve }: { lash: Schemas["EngineLash"]; valve:
       </section>
     );
   }
+  const inTurns = own.points.some((p) => p.foundTurns !== undefined);
   return (
     <section className="scribed rounded p-4" aria-label={`Valve ${valve}`}>
       <h2 className="mb-1 text-xl">
         {valve}{" "}
-        <span className="text-base font-normal text-muted">lash in {unitName(unit)} over engine hours</span>
+        <span className="text-base font-normal text-muted">
+          {inTurns ? "turns back to zero lash" : `lash in ${unitName(unit)}`} over engine hours
+        </span>
       </h2>
       <div className="grid gap-4 min-[1150px]:grid-cols-[minmax(0,1fr)_auto]">
-        <LashChart points={own.points} targets={targets} changes={changes} height={190} large />
+        {inTurns ? (
+          <p className="text-muted">The plunger hides wear: turns are kept, but have no drift.</p>
+        ) : (
+          <LashChart points={own.points} targets={targets} changes={changes} height={190} large />
+        )}
         <div className="overflow-x-auto">
           <table className="num text-lg">
             <tbody>
@@ -33,8 +41,8 @@ export function ValveLife({ lash, valve }: { lash: Schemas["EngineLash"]; valve:
                 [
                   ["hours", (p) => p.engineHours.toFixed(1)],
                   ["state", (p) => p.state.toLowerCase()],
-                  ["found", (p) => lashText(p.foundIn, unit)],
-                  ["left", (p) => lashText(p.leftIn, unit)],
+                  ["found", (p) => figure(p.foundIn, p.foundTurns, unit)],
+                  ["left", (p) => figure(p.leftIn, p.leftTurns, unit)],
                   ["drift", (p) => driftText(p.driftIn, unit)],
                 ] as [string, (p: Schemas["Point"]) => string][]
               ).map(([name, show]) => (
@@ -55,4 +63,8 @@ export function ValveLife({ lash, valve }: { lash: Schemas["EngineLash"]; valve:
       </div>
     </section>
   );
+}
+
+function figure(inch: number | undefined, turns: number | undefined, unit: LashUnit): string {
+  return turns === undefined ? lashText(inch, unit) : turnsText(turns);
 }

@@ -241,7 +241,10 @@ export function ValvePanel(props: ValvePanelProps) {
       <LookRow valve={valve} work={work} noting={noting} onNoting={setNoting} wanted={round.lookAtSprings} />
       <div className="flex flex-wrap gap-2">
         {step === "LEFT" && (
-          <Button look={there ? "now" : "plain"} onClick={emptyEnter}>
+          <Button
+            look={there && (valve.foundVerdict ?? "IN") === "IN" ? "now" : "plain"}
+            onClick={emptyEnter}
+          >
             As found is fine ⏎
           </Button>
         )}

@@ -1,12 +1,13 @@
 import type { Valve } from "../../api/client";
 import type { ValveFace } from "../../plan/ValvePlan";
 import { type LashUnit, lashText } from "../../units/lash";
+import { turnsText } from "./faces";
 import type { Round, ValveView } from "./useRound";
 
 function figure(v: ValveView, unit: LashUnit): string {
   const held = v.left ?? v.found;
   if (!held) return "";
-  return held.turns === undefined ? lashText(held.valueIn, unit) : String(Math.round(held.turns * 100) / 100);
+  return held.turns === undefined ? lashText(held.valueIn, unit) : turnsText(held.turns);
 }
 
 function mark(v: ValveView): ValveFace["mark"] {

@@ -76,6 +76,11 @@ class RoundKindsApiTest extends ApiTest {
         .asString()
         .contains("would bottom");
     read(round, turns("1I", "LEFT", "0.5"));
+    assertThat(get("/api/engines/" + engine + "/lash-history"))
+        .bodyJson()
+        .extractingPath("$.valves[?(@.position=='1I')].points[0].leftTurns")
+        .asArray()
+        .containsExactly(0.5);
     assertThat(put(reading(round), entry("1E", "FOUND", "0.018", "null")))
         .hasStatus(422)
         .bodyJson()

@@ -114,6 +114,20 @@ class DemoJourneyTest {
     browser.press("5E, ").sees("lash in thou over engine hours");
   }
 
+  @Test
+  void aHydraulicEnginesHistoryIsInTurns() {
+    String id = engine("Night V8");
+    browser.open(shim.url("/engines/" + id + "/lash"));
+    browser.sees("turns back to zero lash").sees("The plunger hides wear");
+  }
+
+  @Test
+  void theKeysOfAScreenAreListedInOnePlace() {
+    browser.open(shim.url("/")).press("Keys").sees("the crank went past its stop");
+    browser.keys(Keys.ESCAPE);
+    browser.await(() -> !browser.text().contains("the crank went past its stop"));
+  }
+
   private static List<String> views() {
     String v8 = engine("Hill V8");
     String signed = shim.get("/api/engines/" + v8 + "/rounds");

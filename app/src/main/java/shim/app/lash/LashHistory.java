@@ -76,6 +76,8 @@ class LashHistory {
       @Nullable Double foundIn,
       @Nullable Double leftIn,
       @Nullable Double driftIn,
+      @Nullable Double foundTurns,
+      @Nullable Double leftTurns,
       LashTarget.@Nullable Verdict foundVerdict,
       LashTarget.@Nullable Verdict leftVerdict,
       Instant at) {}
@@ -145,7 +147,8 @@ class LashHistory {
 
   EngineLash lash(UUID engineId) {
     Engine engine = engines.get(engineId).engine();
-    ValveHistory history = past.of(engineId, engine).history();
+    LashPast.Past known = past.of(engineId, engine);
+    ValveHistory history = known.history();
     List<LashTarget> targets = new ArrayList<>();
     if (!engine.drive().lifter().hydraulic()) {
       for (HeatState state : HeatState.values()) {
@@ -153,7 +156,7 @@ class LashHistory {
       }
     }
     List<ValveLash> valves =
-        engine.layout().positions().stream().map(p -> valve(history, targets, p)).toList();
+        engine.layout().positions().stream().map(p -> valve(known, targets, p)).toList();
     Growth growth = Growth.of(history, engine.layout().positions());
     return new EngineLash(
         valves,
@@ -172,21 +175,22 @@ class LashHistory {
     return new ChangeLine(c.id, c.part, c.positions(), c.engineHours, c.changedAt, c.hand, c.note);
   }
 
-  private static ValveLash valve(ValveHistory history, List<LashTarget> targets, Position p) {
+  private static ValveLash valve(LashPast.Past known, List<LashTarget> targets, Position p) {
     List<Point> points =
-        history.visits(p).stream()
+        known.history().visits(p).stream()
             .sorted(Comparator.comparingLong(ValveHistory.Visit::order))
-            .map(v -> point(history, targets, v))
+            .map(v -> point(known, targets, v))
             .toList();
     return new ValveLash(p, points);
   }
 
-  private static Point point(ValveHistory history, List<LashTarget> targets, ValveHistory.Visit v) {
+  private static Point point(LashPast.Past known, List<LashTarget> targets, ValveHistory.Visit v) {
+    LashPast.Turns turns = known.turns().getOrDefault(v.position(), Map.of()).get(v.order());
     Double drift = null;
     if (v.foundIn() != null
-        && history.drift(v.position(), v.state(), v.order(), v.engineHours(), v.foundIn())
-            instanceof ValveHistory.Drift.Known known) {
-      drift = known.driftIn();
+        && known.history().drift(v.position(), v.state(), v.order(), v.engineHours(), v.foundIn())
+            instanceof ValveHistory.Drift.Known moved) {
+      drift = moved.driftIn();
     }
     return new Point(
         v.engineHours(),
@@ -194,6 +198,8 @@ class LashHistory {
         v.foundIn(),
         v.leftIn(),
         drift,
+        turns == null ? null : turns.found(),
+        turns == null ? null : turns.left(),
         judge(targets, v, v.foundIn()),
         judge(targets, v, v.leftIn()),
         Instant.ofEpochMilli(v.order()));

@@ -32,10 +32,17 @@ class LashPast {
   /** One valve's part size at a time. */
   private record PartAt(long order, double sizeIn) {}
 
+  /** Hydraulic preload in one round, turns back to zero lash. */
+  record Turns(@Nullable Double found, @Nullable Double left) {}
+
   /**
+   * @param turns hydraulic readings by the order of their round
    * @param history visits and chain changes, ordered by epoch millisecond
    */
-  record Past(ValveHistory history, Map<Position, List<PartAt>> parts) {
+  record Past(
+      ValveHistory history,
+      Map<Position, List<PartAt>> parts,
+      Map<Position, Map<Long, Turns>> turns) {
     ValveHistory historyBefore(RoundRow round) {
       long now = order(round);
       return new ValveHistory(
@@ -64,10 +71,15 @@ class LashPast {
     double step = engine.rules().feelerStepIn();
     List<ValveHistory.Visit> visits = new ArrayList<>();
     Map<Position, List<PartAt>> parts = new HashMap<>();
+    Map<Position, Map<Long, Turns>> turns = new HashMap<>();
     for (RoundRow round : all) {
-      List<ReadingRow> here = byRound.getOrDefault(round.id, List.of());
+      List<ReadingRow> here =
+          byRound.getOrDefault(round.id, List.of()).stream()
+              .sorted(Comparator.comparing(r -> r.phase))
+              .toList();
       visits.addAll(visits(round, here, step));
       for (ReadingRow r : here) {
+        keepTurns(turns, order(round), r);
         if (r.partSizeIn != null) {
           // As left comes after as found within one round.
           long order = order(round) + r.phase.ordinal();
@@ -77,7 +89,21 @@ class LashPast {
         }
       }
     }
-    return new Past(new ValveHistory(visits, chainChanges(engineId)), parts);
+    return new Past(new ValveHistory(visits, chainChanges(engineId)), parts, turns);
+  }
+
+  /** As left is as found where nothing was touched; found is met first or not at all. */
+  private static void keepTurns(Map<Position, Map<Long, Turns>> turns, long order, ReadingRow r) {
+    if (r.form != Form.TURNS && r.form != Form.SAME) {
+      return;
+    }
+    Map<Long, Turns> own = turns.computeIfAbsent(Position.parse(r.valve), x -> new HashMap<>());
+    Turns known = own.getOrDefault(order, new Turns(null, null));
+    own.put(
+        order,
+        r.phase == Phase.FOUND
+            ? new Turns(r.figure, known.left())
+            : new Turns(known.found(), r.form == Form.SAME ? known.found() : r.figure));
   }
 
   private List<ValveHistory.ChainChange> chainChanges(UUID engineId) {

@@ -226,4 +226,122 @@ class SheetCheckTest {
             null);
     refuses(Engines.with(Engines.sheet("v8-bank"), hyd), "drive.plungerTravelIn", "missing");
   }
+
+  private static EngineSheet withRules(EngineSheet.RulesSheet rules) {
+    return Engines.with(Engines.sheet("inline-4"), rules);
+  }
+
+  @Test
+  void houseRulesHaveTheirUsualFigures() {
+    Engine.Rules usual = Engines.engine(Engines.sheet("inline-4")).rules();
+    assertThat(usual.toleranceIn()).isEqualTo(0.002);
+    assertThat(usual.feelerStepIn()).isEqualTo(0.001);
+    assertThat(usual.rampMarginDeg()).isEmpty();
+    assertThat(usual.staticTimingDeg()).hasValue(34.0);
+  }
+
+  @Test
+  void houseRulesThatCannotBeAreRefusedAtTheirFields() {
+    refuses(
+        withRules(
+            new EngineSheet.RulesSheet(
+                HotColdSchool.FIXED, null, 0.02, null, 120.0, null, "0 90 360")),
+        "rules.fixedColdMinusHotIn",
+        "missing");
+    List<Problem> found =
+        problems(
+            withRules(
+                new EngineSheet.RulesSheet(
+                    HotColdSchool.TABLE, null, 0.02, null, 120.0, null, "0 90 360")));
+    assertThat(found)
+        .extracting(Problem::field)
+        .containsExactlyInAnyOrder(
+            "rules.toleranceIn", "rules.rampMarginDeg", "rules.balancerMarks");
+  }
+
+  @Test
+  void aRodShorterThanTheStrokeIsRefused() {
+    EngineSheet s = Engines.sheet("inline-4");
+    EngineSheet.BottomEnd bottom =
+        new EngineSheet.BottomEnd(4.0, 5.7, 3.48, Material.IRON, Material.IRON, null);
+    refuses(
+        new EngineSheet(s.name(), s.layout(), s.drive(), bottom, s.cam(), s.rules(), s.use()),
+        "bottomEnd.rodIn",
+        "shorter than the stroke");
+  }
+
+  @Test
+  void aFloorAboveItsTargetIsRefused() {
+    CamSheet c = Engines.cam();
+    EngineSheet sheet =
+        Engines.with(
+            Engines.sheet("inline-4"),
+            new CamSheet(
+                c.card(),
+                c.liftAt(),
+                c.liftIntakeIn(),
+                c.liftExhaustIn(),
+                c.intake(),
+                c.exhaust(),
+                c.lsaDeg(),
+                c.intakeCentreDeg(),
+                null,
+                0.018,
+                0.020,
+                0.019,
+                null,
+                c.lashState()));
+    refuses(sheet, "cam.floorIntakeIn", "must not be above the lash");
+  }
+
+  @Test
+  void aClassRuleWithoutItsSourceIsAskedAboutButKept() {
+    EngineSheet s = Engines.sheet("inline-4");
+    EngineSheet.UseSheet use =
+        new EngineSheet.UseSheet(
+            "laps", 12.0, List.of(new EngineSheet.ClassRule("preload above zero", null, null)));
+    EngineSheet sheet =
+        new EngineSheet(s.name(), s.layout(), s.drive(), s.bottomEnd(), s.cam(), s.rules(), use);
+    assertThat(problems(sheet))
+        .singleElement()
+        .satisfies(p -> assertThat(p.weight()).isEqualTo(Problem.Weight.ASKED));
+    assertThat(SheetCheck.check(sheet).engine()).isPresent();
+  }
+
+  @Test
+  void liftInMillimetresIsRecognised() {
+    CamSheet c = Engines.cam();
+    EngineSheet sheet =
+        Engines.with(
+            Engines.sheet("inline-4"),
+            new CamSheet(
+                c.card(),
+                c.liftAt(),
+                10.2,
+                null,
+                c.intake(),
+                c.exhaust(),
+                c.lsaDeg(),
+                c.intakeCentreDeg(),
+                null,
+                0.018,
+                0.020,
+                null,
+                null,
+                c.lashState()));
+    refuses(sheet, "cam.liftIntakeIn", "10.2 mm is 0.402 in");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"3E, 3, EXHAUST, 0", "12i2, 12, INTAKE, 2", " 1I ,1, INTAKE, 0"})
+  void valvesAreReadAsTheyAreWritten(String text, int cylinder, ValveKind kind, int ordinal) {
+    assertThat(Position.parse(text)).isEqualTo(new Position(cylinder, kind, ordinal));
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"", "E3", "3", "3X", "333E"})
+  void whatIsNoValveIsSaid(String text) {
+    org.assertj.core.api.Assertions.assertThatThrownBy(() -> Position.parse(text))
+        .hasMessageContaining("such as 3E");
+  }
 }
