@@ -85,7 +85,7 @@ function Small({ lash, valve, picked, onPick }: SmallProps) {
       type="button"
       aria-pressed={picked}
       onClick={() => onPick(valve)}
-      className={`min-w-0 rounded border bg-raised p-1 text-left ${picked ? "border-2 border-accent" : "border-hair"}`}
+      className={`min-h-11 min-w-0 rounded border bg-raised p-1 text-left ${picked ? "border-2 border-accent" : "border-hair"}`}
     >
       <span className="flex justify-between text-sm font-bold">
         {valve}
