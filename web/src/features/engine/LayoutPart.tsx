@@ -22,7 +22,6 @@ export function LayoutPart() {
           {list.map((p) => (
             <Button
               key={p.id}
-              look={begun ? "plain" : "now"}
               title={p.hint}
               onClick={() =>
                 setValue("layout", toForm({ layout: p.layout }, "thou").layout, { shouldDirty: true })

@@ -176,7 +176,7 @@ function Setup({ unit, start, stored, draftKey }: SetupProps) {
             {keep.error && !(keep.error instanceof ApiProblem && keep.error.errors.length > 0) && (
               <Notice tone="stop">{keep.error.message}</Notice>
             )}
-            <Button look="now" type="submit" className="text-lg">
+            <Button look={reading?.facts ? "now" : "plain"} type="submit" className="text-lg">
               Keep this engine
             </Button>
           </aside>

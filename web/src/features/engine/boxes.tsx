@@ -42,7 +42,7 @@ export function Box({ name, label, hint, placeholder, numeric = true }: BoxProps
       hint={hint}
       error={error}
       ask={ask}
-      placeholder={placeholder}
+      placeholder={placeholder && /^[-.\d]/.test(placeholder) ? `as ${placeholder}` : placeholder}
       inputMode={numeric ? "decimal" : undefined}
       className={numeric ? "num text-xl" : ""}
       {...register(name)}
