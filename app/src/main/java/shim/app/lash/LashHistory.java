@@ -217,8 +217,10 @@ class LashHistory {
   }
 
   PastStop pastStop(UUID id, double crankDeg, double missedDeg) {
-    RoundView view = reader.view(id);
-    Engine engine = engines.get(view.engineId()).engine();
+    RoundRow round = rounds.findById(id).orElseThrow(() -> Refusal.notFound("no such round"));
+    RoundView view = reader.view(round);
+    // The cam as it was when the round began, like the plan itself.
+    Engine engine = reader.engine(round);
     CrankModel model =
         CrankModel.of(engine)
             .orElseThrow(() -> Refusal.invalid("crankDeg", "this engine has no cam card"));
