@@ -4,7 +4,6 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Positive;
-import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -66,11 +65,7 @@ class LashCalcController {
     if (request.grownExhaustIn() != null && !request.grownExhaustIn().isEmpty()) {
       grown.put(ValveKind.EXHAUST, Robust.Mean.of(request.grownExhaustIn()));
     }
-    List<LashTarget> targets = new ArrayList<>();
-    for (ValveKind kind : ValveKind.values()) {
-      targets.add(LashTarget.of(engine, kind, request.state(), new Growth(grown)));
-    }
-    return targets;
+    return LashTarget.both(engine, request.state(), new Growth(grown));
   }
 
   @PostMapping("/api/calc/turn")

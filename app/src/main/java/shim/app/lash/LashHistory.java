@@ -148,16 +148,15 @@ class LashHistory {
   EngineLash lash(UUID engineId) {
     Engine engine = engines.get(engineId).engine();
     LashPast.Past known = past.of(engineId, engine);
-    ValveHistory history = known.history();
+    Growth growth = Growth.of(known.history(), engine.layout().positions());
     List<LashTarget> targets = new ArrayList<>();
     if (!engine.drive().lifter().hydraulic()) {
       for (HeatState state : HeatState.values()) {
-        targets.addAll(reader.targets(engineId, state));
+        targets.addAll(LashTarget.both(engine, state, growth));
       }
     }
     List<ValveLash> valves =
         engine.layout().positions().stream().map(p -> valve(known, targets, p)).toList();
-    Growth growth = Growth.of(history, engine.layout().positions());
     return new EngineLash(
         valves,
         changes.findByEngineIdOrderByChangedAt(engineId).stream().map(LashHistory::line).toList(),

@@ -17,7 +17,6 @@ import shim.core.engine.Engine;
 import shim.core.engine.EngineSheet;
 import shim.core.engine.HeatState;
 import shim.core.engine.SheetCheck;
-import shim.core.engine.ValveKind;
 import shim.core.lash.Growth;
 import shim.core.lash.LashTarget;
 import shim.core.lash.RoundStory;
@@ -169,8 +168,6 @@ class RoundReader {
     Engine engine = engines.get(engineId).engine();
     ValveHistory history = past.of(engineId, engine).history();
     Growth growth = Growth.of(history, engine.layout().positions());
-    return List.of(
-        LashTarget.of(engine, ValveKind.INTAKE, state, growth),
-        LashTarget.of(engine, ValveKind.EXHAUST, state, growth));
+    return LashTarget.both(engine, state, growth);
   }
 }

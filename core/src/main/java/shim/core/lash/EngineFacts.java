@@ -123,7 +123,7 @@ public record EngineFacts(
       return List.of();
     }
     return Stream.of(HeatState.values())
-        .flatMap(s -> Stream.of(ValveKind.values()).map(k -> LashTarget.of(engine, k, s, growth)))
+        .flatMap(s -> LashTarget.both(engine, s, growth).stream())
         .toList();
   }
 

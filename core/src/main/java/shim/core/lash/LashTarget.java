@@ -1,7 +1,9 @@
 package shim.core.lash;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.Engine;
 import shim.core.engine.HeatState;
@@ -63,6 +65,11 @@ public record LashTarget(
         tolerance,
         from,
         c.spreadIn());
+  }
+
+  /** Targets of both kinds in one state, intake first. */
+  public static List<LashTarget> both(Engine engine, HeatState state, Growth growth) {
+    return Stream.of(ValveKind.values()).map(k -> of(engine, k, state, growth)).toList();
   }
 
   static Conversion conversion(Engine.Rules rules, ValveKind kind, Growth growth) {

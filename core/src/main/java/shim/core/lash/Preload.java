@@ -40,9 +40,6 @@ public record Preload(
   /** A preload this near is left alone, turns; common practice, no source. */
   public static final double CLOSE_TURNS = 0.125;
 
-  /** Within this share of the whole travel a plunger counts as bottomed. */
-  private static final double BOTTOM_SHARE = 1.0;
-
   /**
    * @param foundTurns turns back to zero lash, zero or more
    * @param growthIn hot minus cold lash at the valve, inch, above zero where heat opens it
@@ -68,7 +65,7 @@ public record Preload(
 
   /** Refuses a preload that would bottom the plunger. */
   public static void requireTravel(double travelIn, double totalIn, double turns) {
-    if (!(travelIn < totalIn * BOTTOM_SHARE)) {
+    if (!(travelIn < totalIn)) {
       throw new LashException(
           String.format(
               Locale.ROOT,
