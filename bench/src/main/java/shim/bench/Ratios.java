@@ -16,7 +16,7 @@ public final class Ratios {
     Collection<RunResult> results =
         new Runner(
                 new OptionsBuilder()
-                    .include(BestStopsBenchmark.class.getSimpleName())
+                    .include(args.length > 0 ? args[0] : ".*Benchmark.*")
                     .forks(1)
                     .warmupIterations(3)
                     .warmupTime(TimeValue.seconds(2))
@@ -24,14 +24,45 @@ public final class Ratios {
                     .measurementTime(TimeValue.seconds(2))
                     .build())
             .run();
+    System.out.println();
+    if (has(results, "sixteenCylindersAllStops")) {
+      settingOrder(results);
+    }
+    if (has(results, "springs16tests60")) {
+      springs(results);
+    }
+  }
+
+  private static void settingOrder(Collection<RunResult> results) {
     double sixteen = of(results, "sixteenCylindersAllStops");
     double eight = of(results, "eightCylindersAllStops");
     double sampled = of(results, "eightCylindersAllStopsSampled");
-    System.out.println();
     say("16 cylinders, 4 valves, all k exact: %.1f ms", sixteen);
     say("8 cylinders, 2 valves, all k exact: %.1f ms", eight);
     say("the same on 720 whole degrees: %.1f ms, %.1f times as long", sampled, sampled / eight);
     say("16 cylinders against 8: %.1f times as long", sixteen / eight);
+  }
+
+  private static void springs(Collection<RunResult> results) {
+    double usual = of(results, "springs16tests60");
+    double dense = of(results, "denseFactor16x60");
+    say("verdicts for 16 springs with 60 tests: %.1f ms", usual);
+    say(
+        "half the tests %.2f, twice the tests %.2f times as long",
+        of(results, "springs16tests30") / usual, of(results, "springs16tests120") / usual);
+    say(
+        "half the springs %.2f, twice the springs %.2f times as long",
+        of(results, "springs8tests60") / usual, of(results, "springs32tests60") / usual);
+    say(
+        "each spring with hours of its own: %.2f times as long",
+        of(results, "springs16tests60ownHours") / usual);
+    say(
+        "one dense factor by the numeric library: %.1f ms, %.1f times as long as all verdicts",
+        dense, dense / usual);
+  }
+
+  private static boolean has(Collection<RunResult> results, String name) {
+    return results.stream().anyMatch(r -> r.getPrimaryResult().getLabel().equals(name));
   }
 
   private static double of(Collection<RunResult> results, String name) {

@@ -1,0 +1,103 @@
+package shim.core.fatigue;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * All that was read of springs of one kind that run together, in order of time. Loads stand at one
+ * reference height and one temperature state.
+ *
+ * @param springs all springs, also those taken out meanwhile
+ * @param tests in order of time
+ */
+public record SetHistory(List<Member> springs, List<Test> tests) {
+
+  /**
+   * @param nominalLbf load at the reference height by the data sheet; empty when not known
+   */
+  public record Member(String id, Optional<Double> nominalLbf) {}
+
+  /**
+   * @param day what the check spring said; empty without one
+   */
+  public record Test(Optional<TesterDay> day, List<Read> reads) {
+    public Test {
+      reads = List.copyOf(reads);
+    }
+  }
+
+  /**
+   * One spring's repeats in one test.
+   *
+   * @param hours the spring's own hours of running
+   * @param loadsLbf as the tester showed them, moved to the reference height
+   */
+  public record Read(String spring, double hours, List<Double> loadsLbf) {
+    public Read {
+      loadsLbf = List.copyOf(loadsLbf);
+      if (!(hours >= 0) || Double.isInfinite(hours)) {
+        throw new IllegalArgumentException("hours of running cannot be " + hours);
+      }
+      if (loadsLbf.isEmpty() || loadsLbf.stream().anyMatch(l -> !(l > 0 && l < 1e6))) {
+        throw new IllegalArgumentException("a load of " + loadsLbf + " lbf cannot be");
+      }
+    }
+
+    public double meanLbf() {
+      return loadsLbf.stream().mapToDouble(l -> l).average().orElseThrow();
+    }
+  }
+
+  public SetHistory {
+    springs = List.copyOf(springs);
+    tests = List.copyOf(tests);
+    Set<String> known = new HashSet<>();
+    for (Member m : springs) {
+      if (!known.add(m.id())) {
+        throw new IllegalArgumentException("spring " + m.id() + " is listed twice");
+      }
+    }
+    for (Test t : tests) {
+      Set<String> read = new HashSet<>();
+      for (Read r : t.reads()) {
+        if (!known.contains(r.spring())) {
+          throw new IllegalArgumentException("a reading names an unknown spring " + r.spring());
+        }
+        if (!read.add(r.spring())) {
+          throw new IllegalArgumentException(
+              "spring " + r.spring() + " stands twice in one test: give repeats together");
+        }
+      }
+    }
+    requireOrder(springs, tests);
+  }
+
+  private static void requireOrder(List<Member> springs, List<Test> tests) {
+    for (Member m : springs) {
+      double last = 0;
+      for (Test t : tests) {
+        for (Read r : t.reads()) {
+          if (r.spring().equals(m.id())) {
+            if (r.hours() < last) {
+              throw new IllegalArgumentException(
+                  String.format(
+                      java.util.Locale.ROOT,
+                      "spring %s has %.2f h in a test after one at %.2f h: tests in order of time",
+                      m.id(),
+                      r.hours(),
+                      last));
+            }
+            last = r.hours();
+          }
+        }
+      }
+    }
+  }
+
+  /** The history up to and with a test. */
+  public SetHistory upTo(int tests) {
+    return new SetHistory(springs, this.tests.subList(0, tests));
+  }
+}

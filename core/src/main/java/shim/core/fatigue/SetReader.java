@@ -1,0 +1,93 @@
+package shim.core.fatigue;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import shim.core.stats.Robust;
+
+/** Turns loads into the model's terms. */
+final class SetReader {
+
+  private static final int SURE = 3;
+
+  private final SetHistory history;
+  private final Map<String, Integer> index = new HashMap<>();
+  private double withinSquares;
+  private int withinFree;
+
+  SetReader(SetHistory history) {
+    this.history = history;
+    for (int i = 0; i < history.springs().size(); i++) {
+      index.put(history.springs().get(i).id(), i);
+    }
+  }
+
+  SetData read(SetPrior prior) {
+    int tests = history.tests().size();
+    double[] day = new double[tests];
+    double[] variance = new double[tests];
+    for (int t = 0; t < tests; t++) {
+      Optional<TesterDay> known = history.tests().get(t).day();
+      day[t] = known.map(TesterDay::gainLn).orElse(0.0);
+      variance[t] = known.map(d -> d.sd() * d.sd()).orElse(Double.NaN);
+    }
+    List<Track> tracks = tracks(tests);
+    return new SetData(tracks, day, variance, withinSquares, withinFree, prior);
+  }
+
+  private List<Track> tracks(int tests) {
+    List<Track> tracks = history.springs().stream().map(m -> Track.unread(tests)).toList();
+    double usual = usualLbf();
+    for (int t = 0; t < tests; t++) {
+      double common = commonMove(tracks, t, usual);
+      for (SetHistory.Read r : history.tests().get(t).reads()) {
+        take(tracks.get(index.get(r.spring())), t, r, usual, common);
+      }
+    }
+    return tracks;
+  }
+
+  private void take(Track track, int test, SetHistory.Read r, double usual, double common) {
+    int before = track.seenBefore(test);
+    double foretold = before < 0 ? Double.NaN : track.read()[before] + common;
+    List<Double> ln = ln(r, usual);
+    Repeats repeats = Repeats.of(ln, Spreads.USUAL.reading(), foretold);
+    track.hours()[test] = r.hours();
+    track.read()[test] = repeats.mean();
+    track.noise()[test] = repeats.noise();
+    track.repeats()[test] = ln.size();
+    track.sure()[test] = repeats.agree() && ln.size() >= SURE;
+    withinSquares += repeats.squares();
+    withinFree += repeats.free();
+  }
+
+  private List<Double> ln(SetHistory.Read r, double usual) {
+    double nominal = history.springs().get(index.get(r.spring())).nominalLbf().orElse(usual);
+    return r.loadsLbf().stream().map(l -> Math.log(l / nominal)).toList();
+  }
+
+  /** What the set as a whole moved since each spring was last read, tester and all. */
+  private double commonMove(List<Track> tracks, int test, double usual) {
+    List<Double> moves = new ArrayList<>();
+    for (SetHistory.Read r : history.tests().get(test).reads()) {
+      Track track = tracks.get(index.get(r.spring()));
+      int before = track.seenBefore(test);
+      if (before >= 0) {
+        moves.add(Robust.median(ln(r, usual)).orElseThrow() - track.read()[before]);
+      }
+    }
+    return Robust.median(moves).orElse(0);
+  }
+
+  /** Without a data sheet the box itself tells its usual load. */
+  double usualLbf() {
+    return Robust.median(
+            history.tests().stream()
+                .flatMap(t -> t.reads().stream())
+                .map(SetHistory.Read::meanLbf)
+                .toList())
+        .orElse(1);
+  }
+}

@@ -1,0 +1,28 @@
+package shim.core.fatigue;
+
+/**
+ * The model's standard deviations, in logarithm of load (0.01 is one percent).
+ *
+ * @param rate how much the wear rates of a set's springs differ, an hour
+ * @param walk how fast a healthy spring's own rate wanders, hour^−1.5
+ * @param setUp error of a whole test that a check spring cannot see
+ * @param reading one reading
+ * @param tester the tester's gain of a day, where no check spring saw it
+ * @param settling how much the settling of a set's springs differs, per unit of L
+ */
+public record Spreads(
+    double rate, double walk, double setUp, double reading, double tester, double settling) {
+  /** Where the fit starts, and what stands until four tests are known. */
+  public static final Spreads USUAL = new Spreads(0.0006, 0.0002, 0.004, 0.008, 0.03, 0.002);
+
+  /** One reading of a check spring. */
+  public static final double CHECK = 0.003;
+
+  public Spreads {
+    for (double v : new double[] {rate, walk, setUp, reading, tester, settling}) {
+      if (!(v >= 0 && v < 1)) {
+        throw new IllegalArgumentException("a spread of " + v + " is not between 0 and 1");
+      }
+    }
+  }
+}

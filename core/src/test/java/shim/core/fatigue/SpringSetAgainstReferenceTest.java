@@ -1,0 +1,210 @@
+package shim.core.fatigue;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.hipparchus.linear.CholeskyDecomposition;
+import org.hipparchus.linear.LUDecomposition;
+import org.hipparchus.linear.MatrixUtils;
+import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.linear.RealVector;
+import org.hipparchus.stat.descriptive.rank.Median;
+import org.hipparchus.stat.regression.SimpleRegression;
+import org.junit.jupiter.api.Test;
+import shim.core.stats.Robust;
+
+/**
+ * The arrow solution against one dense step over all readings: the covariance of everything read is
+ * written down from the model's formulas and solved by the numeric library (Hipparchus 4).
+ */
+class SpringSetAgainstReferenceTest {
+  private static final SetPrior PRIOR = SetPrior.USUAL;
+  private static final Spreads S = Spreads.USUAL;
+
+  /** Covariance of V at two hours: rate and integrated random walk, closed form. */
+  private static double path(double s, double t, double kappa) {
+    double low = Math.min(s, t);
+    double high = Math.max(s, t);
+    return S.rate() * S.rate() * s * t
+        + kappa * S.walk() * S.walk() * low * low * (3 * high - low) / 6;
+  }
+
+  private record Seen(int spring, int test, double hours, double read, double noise) {}
+
+  private static List<Seen> seen(SetData data) {
+    List<Seen> all = new ArrayList<>();
+    for (int i = 0; i < data.tracks().size(); i++) {
+      Track k = data.tracks().get(i);
+      for (int t : k.seenTests()) {
+        all.add(new Seen(i, t, k.hours()[t], k.read()[t], k.noise()[t]));
+      }
+    }
+    return all;
+  }
+
+  private static double cov(Seen x, Seen y, SetData data, double[] kappa) {
+    double lx = Settling.of(x.hours);
+    double ly = Settling.of(y.hours);
+    double c = SetPrior.BOX_SD * SetPrior.BOX_SD;
+    c += lx * ly * PRIOR.settlingSd() * PRIOR.settlingSd();
+    c += x.hours * y.hours * PRIOR.wearPerHourSd() * PRIOR.wearPerHourSd();
+    if (x.test == y.test) {
+      c += data.dayVariances()[x.test] + S.setUp() * S.setUp();
+    }
+    if (x.spring == y.spring) {
+      c += 0.03 * 0.03 + S.settling() * S.settling() * lx * ly;
+      c += path(x.hours, y.hours, kappa[x.spring]);
+    }
+    return c + (x.equals(y) ? S.reading() * S.reading() * x.noise : 0);
+  }
+
+  private static double mean(Seen x, SetData data) {
+    return data.dayMeans()[x.test]
+        - PRIOR.settling() * Settling.of(x.hours)
+        - PRIOR.wearPerHour() * x.hours;
+  }
+
+  /** Covariance of a reading with minus ln(1 − loss) of a spring at some hours. */
+  private static double withLoss(Seen x, int spring, double at, double[] kappa) {
+    double settled = Settling.of(at) - Settling.of(1);
+    double c = -Settling.of(x.hours) * settled * PRIOR.settlingSd() * PRIOR.settlingSd();
+    c -= x.hours * (at - 1) * PRIOR.wearPerHourSd() * PRIOR.wearPerHourSd();
+    if (x.spring == spring) {
+      c -= S.settling() * S.settling() * Settling.of(x.hours) * settled;
+      c -= path(x.hours, at, kappa[spring]) - path(x.hours, 1, kappa[spring]);
+    }
+    return c;
+  }
+
+  private static double lossVariance(int spring, double at, double[] kappa) {
+    double settled = Settling.of(at) - Settling.of(1);
+    double k = kappa[spring];
+    return settled * settled * PRIOR.settlingSd() * PRIOR.settlingSd()
+        + (at - 1) * (at - 1) * PRIOR.wearPerHourSd() * PRIOR.wearPerHourSd()
+        + S.settling() * S.settling() * settled * settled
+        + path(at, at, k)
+        - 2 * path(at, 1, k)
+        + path(1, 1, k);
+  }
+
+  @Test
+  void theArrowSolutionIsTheDenseOne() {
+    SetHistory history =
+        new Sets(5, 3).extra((i, h) -> i == 2 && h > 3 ? 0.01 * (h - 3) : 0).history();
+    SetData data = new SetReader(history).read(PRIOR);
+    PathKind[] kinds = new PathKind[5];
+    Arrays.fill(kinds, PathKind.WITH_SET);
+    kinds[2] = PathKind.OWN_WAY;
+    double[] kappa = {1, 1, 225, 1, 1};
+    SetRun run = new SetRun(new Blocks(data, S), kinds);
+    List<Seen> all = seen(data);
+    int n = all.size();
+    RealMatrix c = MatrixUtils.createRealMatrix(n, n);
+    RealVector r = MatrixUtils.createRealVector(new double[n]);
+    for (int i = 0; i < n; i++) {
+      r.setEntry(i, all.get(i).read - mean(all.get(i), data));
+      for (int j = 0; j < n; j++) {
+        c.setEntry(i, j, cov(all.get(i), all.get(j), data, kappa));
+      }
+    }
+    LUDecomposition lu = new LUDecomposition(c);
+    RealVector weighed = lu.getSolver().solve(r);
+    double dense =
+        -0.5 * (n * Math.log(2 * Math.PI) + Math.log(lu.getDeterminant()) + r.dotProduct(weighed));
+    assertThat(run.logEvidence() - data.repeatsDensity(S.reading())).isCloseTo(dense, within(1e-6));
+
+    double last = Sets.HOURS[Sets.HOURS.length - 1];
+    for (int spring : new int[] {0, 2}) {
+      for (double at : new double[] {last, last + 2}) {
+        RealVector with = MatrixUtils.createRealVector(new double[n]);
+        for (int i = 0; i < n; i++) {
+          with.setEntry(i, withLoss(all.get(i), spring, at, kappa));
+        }
+        double prior =
+            PRIOR.settling() * (Settling.of(at) - Settling.of(1)) + PRIOR.wearPerHour() * (at - 1);
+        double variance =
+            lossVariance(spring, at, kappa) - with.dotProduct(lu.getSolver().solve(with));
+        Normal loss = run.outlook(spring).lossLn(at);
+        assertThat(loss.mean()).isCloseTo(prior + with.dotProduct(weighed), within(1e-9));
+        double events = 0.001 * 0.001 * (at - last);
+        assertThat(loss.sd() * loss.sd()).isCloseTo(variance + events, within(1e-9));
+      }
+    }
+  }
+
+  @Test
+  void theLastReadingStandsAgainstAllOthersAsTheDenseSolutionSays() {
+    SetData data = new SetReader(new Sets(4, 8).history()).read(PRIOR);
+    PathKind[] kinds = new PathKind[4];
+    Arrays.fill(kinds, PathKind.WITH_SET);
+    double[] kappa = {1, 1, 1, 1};
+    List<Seen> all = seen(data);
+    int n = all.size();
+    RealMatrix c = MatrixUtils.createRealMatrix(n, n);
+    RealVector r = MatrixUtils.createRealVector(new double[n]);
+    for (int i = 0; i < n; i++) {
+      r.setEntry(i, all.get(i).read - mean(all.get(i), data));
+      for (int j = 0; j < n; j++) {
+        c.setEntry(i, j, cov(all.get(i), all.get(j), data, kappa));
+      }
+    }
+    RealMatrix inverse = new LUDecomposition(c).getSolver().getInverse();
+    RealVector weighed = inverse.operate(r);
+    SetRun run = new SetRun(new Blocks(data, S), kinds);
+    for (int i = 0; i < n; i++) {
+      if (all.get(i).test == data.tests() - 1) {
+        double z = weighed.getEntry(i) / Math.sqrt(inverse.getEntry(i, i));
+        assertThat(run.surprise(all.get(i).spring)).isCloseTo(z, within(1e-6));
+      }
+    }
+  }
+
+  @Test
+  void ourFactorIsTheLibrarys() {
+    double[][] lower = {{4}, {1, 3}, {-0.5, 0.7, 2}};
+    double[][] full = {{4, 1, -0.5}, {1, 3, 0.7}, {-0.5, 0.7, 2}};
+    double[] pull = {1, -2, 0.3};
+    Shared ours = new Shared(lower, pull);
+    CholeskyDecomposition theirs = new CholeskyDecomposition(MatrixUtils.createRealMatrix(full));
+    RealVector x = theirs.getSolver().solve(MatrixUtils.createRealVector(pull));
+    for (int k = 0; k < pull.length; k++) {
+      assertThat(ours.mean(k)).isCloseTo(x.getEntry(k), within(1e-12));
+    }
+    assertThat(ours.logDeterminant()).isCloseTo(Math.log(theirs.getDeterminant()), within(1e-12));
+    RealVector v = MatrixUtils.createRealVector(new double[] {1, 2, 3});
+    assertThat(ours.variance(v.toArray()))
+        .isCloseTo(v.dotProduct(theirs.getSolver().solve(v)), within(1e-12));
+  }
+
+  /** NIST StRD, Norris: certified slope, intercept and residual s.d. */
+  @Test
+  void theLibrarysStraightLineGivesNistNorris() {
+    double[][] norris = {
+      {0.2, 0.1}, {337.4, 338.8}, {118.2, 118.1}, {884.6, 888.0}, {10.1, 9.2}, {226.5, 228.1},
+      {666.3, 668.5}, {996.3, 998.5}, {448.6, 449.1}, {777.0, 778.9}, {558.2, 559.2}, {0.4, 0.3},
+      {0.6, 0.1}, {775.5, 778.1}, {666.9, 668.8}, {338.0, 339.3}, {447.5, 448.9}, {11.6, 10.8},
+      {556.0, 557.7}, {228.1, 228.3}, {995.8, 998.0}, {887.6, 888.8}, {120.2, 119.6}, {0.3, 0.3},
+      {0.3, 0.6}, {556.8, 557.6}, {339.1, 339.3}, {887.2, 888.0}, {999.0, 998.5}, {779.0, 778.9},
+      {11.1, 10.2}, {118.3, 117.6}, {229.2, 228.9}, {669.1, 668.4}, {448.9, 449.2}, {0.5, 0.2}
+    };
+    SimpleRegression line = new SimpleRegression();
+    line.addData(norris);
+    assertThat(line.getSlope()).isCloseTo(1.00211681802045, within(1e-12));
+    assertThat(line.getIntercept()).isCloseTo(-0.262323073774029, within(1e-11));
+    assertThat(Math.sqrt(line.getMeanSquareError())).isCloseTo(0.884796396144373, within(1e-10));
+  }
+
+  @Test
+  void medianAndItsDeviationAreTheLibrarys() {
+    double[] v = {216.2, 218.0, 217.1, 209.5, 216.9, 217.7, 215.8};
+    double median = new Median().evaluate(v);
+    double[] away = Arrays.stream(v).map(x -> Math.abs(x - median)).toArray();
+    List<Double> list = Arrays.stream(v).boxed().toList();
+    assertThat(Robust.median(list).orElseThrow()).isEqualTo(median);
+    assertThat(Robust.scaledMad(list).orElseThrow())
+        .isCloseTo(1.4826 * new Median().evaluate(away), within(1e-12));
+  }
+}
