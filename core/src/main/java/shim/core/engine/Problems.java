@@ -8,15 +8,15 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /** Collects all problems of a sheet, so that they are reported together. */
-final class Problems {
+public final class Problems {
   private static final Pattern SEPARATORS = Pattern.compile("[\\s,;/]+|(?<=\\d)\\s*-\\s*");
   private final List<Problem> found = new ArrayList<>();
 
-  void refuse(String field, String message, Object... args) {
+  public void refuse(String field, String message, Object... args) {
     add(field, Problem.Weight.REFUSED, message, args);
   }
 
-  void ask(String field, String message, Object... args) {
+  public void ask(String field, String message, Object... args) {
     add(field, Problem.Weight.ASKED, message, args);
   }
 
@@ -24,16 +24,16 @@ final class Problems {
     found.add(new Problem(field, weight, String.format(Locale.ROOT, message, args)));
   }
 
-  List<Problem> all() {
+  public List<Problem> all() {
     return List.copyOf(found);
   }
 
-  boolean refused() {
+  public boolean refused() {
     return found.stream().anyMatch(p -> p.weight() == Problem.Weight.REFUSED);
   }
 
   /** A number that must be there and lie in a range; NaN never does. */
-  Optional<Double> number(
+  public Optional<Double> number(
       String field, @Nullable Double value, String what, double low, double high, String unit) {
     if (value == null) {
       refuse(field, "%s is missing", what);
@@ -43,7 +43,7 @@ final class Problems {
   }
 
   /** A number that may be missing but must lie in a range when given. */
-  Optional<Double> optional(
+  public Optional<Double> optional(
       String field, @Nullable Double value, String what, double low, double high, String unit) {
     return value == null ? Optional.empty() : inRange(field, value, what, low, high, unit);
   }
@@ -82,7 +82,7 @@ final class Problems {
   }
 
   /** A number without needless zeros. */
-  static String text(double value) {
+  public static String text(double value) {
     String s = String.format(Locale.ROOT, "%.4f", value);
     return s.replaceAll("0+$", "").replaceAll("\\.$", "");
   }

@@ -1,0 +1,177 @@
+package shim.core.spring;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import shim.core.engine.Lifter;
+
+/**
+ * A spring at one valve with one cam: loads, clearances, and what is not as it should be.
+ *
+ * @param openLbf at net lift: lash taken off
+ * @param bindClearanceIn at gross lift: no lash taken off
+ */
+public record Fit(
+    double heightIn,
+    double seatLbf,
+    double openLbf,
+    double rateLbfPerIn,
+    Optional<Double> bindClearanceIn,
+    Optional<Double> sealClearanceIn,
+    Optional<Double> pocketPlayIn,
+    List<Remark> remarks) {
+
+  /** How much a remark weighs. */
+  public enum Weight {
+    KNOW,
+    ASK,
+    STOP
+  }
+
+  /** Something about this fit. */
+  public record Remark(Weight weight, String words) {}
+
+  /**
+   * What was measured at a valve; inch, may be missing.
+   *
+   * @param heightIn installed height
+   * @param sealGapIn retainer to seal, valve closed
+   * @param pocketIn diameter of pocket or locator
+   * @param statedClearanceIn bind clearance someone states or measured
+   */
+  public record Measured(
+      double heightIn,
+      @Nullable Double sealGapIn,
+      @Nullable Double pocketIn,
+      @Nullable Double statedClearanceIn) {}
+
+  /** Lift at the valve, inch. */
+  public record Lift(double grossIn, double netIn) {}
+
+  /** Usual racing minimum for bind; some accept 0.040. Common practice, no source. */
+  private static final double BIND_IN = 0.060;
+
+  private static final double BIND_SOME_IN = 0.040;
+
+  /** More gives away surge damping. Common practice, no source. */
+  private static final double BIND_LOOSE_IN = 0.150;
+
+  /** Common practice, no source. */
+  private static final double SEAL_IN = 0.050;
+
+  /** Common practice, no source. */
+  private static final double PLAY_IN = 0.005;
+
+  public Fit {
+    remarks = List.copyOf(remarks);
+  }
+
+  /** Seat and open loads a kind of lifter usually carries; common practice, no source, lbf. */
+  public record Band(double seatLowLbf, double seatHighLbf, double openHighLbf) {
+    public static Band of(Lifter lifter) {
+      return switch (lifter) {
+        case FLAT_SOLID, FLAT_HYDRAULIC, BUCKET -> new Band(80, 130, 300);
+        case ROLLER_HYDRAULIC -> new Band(120, 170, 420);
+        case ROLLER_SOLID -> new Band(180, 300, 850);
+      };
+    }
+  }
+
+  /** Looks at one valve. */
+  public static Fit of(SpringType type, Measured at, Optional<Lift> lift, Lifter lifter) {
+    double h = at.heightIn();
+    List<Remark> remarks = new ArrayList<>();
+    Optional<Double> bind = type.bindIn().flatMap(b -> lift.map(l -> h - l.grossIn() - b));
+    Optional<Double> seal =
+        Optional.ofNullable(at.sealGapIn()).flatMap(g -> lift.map(l -> g - l.grossIn()));
+    Optional<Double> play =
+        Optional.ofNullable(at.pocketIn()).flatMap(p -> type.odIn().map(d -> p - d));
+    double seat = type.curve().loadAt(h);
+    double open = type.curve().loadAt(h - lift.map(Lift::netIn).orElse(0.0));
+    type.bindIn().filter(b -> h <= b).ifPresent(b -> remarks.add(underBind(h, b)));
+    bind.ifPresent(c -> bindRemark(c, remarks));
+    seal.ifPresent(c -> sealRemark(c, remarks));
+    play.ifPresent(p -> playRemark(p, remarks));
+    statedRemark(bind, at.statedClearanceIn(), remarks);
+    bandRemarks(Band.of(lifter), seat, open, lifter, remarks);
+    lift.flatMap(l -> type.maxLiftIn().filter(m -> l.grossIn() > m))
+        .ifPresent(m -> remarks.add(say(Weight.STOP, "the lift is over the spring's %.3f in", m)));
+    return new Fit(h, seat, open, type.curve().rateAt(h), bind, seal, play, remarks);
+  }
+
+  private static Remark underBind(double heightIn, double bindIn) {
+    return say(
+        Weight.STOP, "installed height %.3f in is not above bind at %.3f in", heightIn, bindIn);
+  }
+
+  private static void bindRemark(double c, List<Remark> remarks) {
+    if (c < BIND_SOME_IN) {
+      remarks.add(say(Weight.STOP, "%.3f in from bind at full lift: 0.060 is usual", c));
+    } else if (c < BIND_IN) {
+      remarks.add(say(Weight.ASK, "%.3f in from bind: 0.060 is usual, 0.040 some accept", c));
+    } else if (c > BIND_LOOSE_IN) {
+      remarks.add(say(Weight.KNOW, "%.3f in from bind: over 0.150 gives away surge damping", c));
+    }
+  }
+
+  private static void sealRemark(double c, List<Remark> remarks) {
+    if (c <= 0) {
+      remarks.add(say(Weight.STOP, "the retainer meets the seal: %.3f in at full lift", c));
+    } else if (c < SEAL_IN) {
+      remarks.add(say(Weight.ASK, "%.3f in from retainer to seal at full lift: 0.050 is usual", c));
+    }
+  }
+
+  private static void playRemark(double p, List<Remark> remarks) {
+    if (p < 0) {
+      remarks.add(say(Weight.STOP, "the spring is %.3f in wider than its pocket", -p));
+    } else if (p < 0.001) {
+      remarks.add(say(Weight.ASK, "%.3f in play in the pocket: it must turn freely", p));
+    } else if (p > 3 * PLAY_IN) {
+      remarks.add(say(Weight.ASK, "%.3f in play in the pocket: about 0.005, or it dances", p));
+    }
+  }
+
+  private static void statedRemark(
+      Optional<Double> bind, @Nullable Double stated, List<Remark> remarks) {
+    if (stated != null && bind.isPresent() && Math.abs(stated - bind.get()) > 0.010) {
+      remarks.add(
+          say(
+              Weight.ASK,
+              "height less lift less bind gives %.3f in, %.3f in is stated: measure the height, the"
+                  + " lift or the bind again",
+              bind.get(),
+              stated));
+    }
+  }
+
+  private static void bandRemarks(
+      Band band, double seat, double open, Lifter lifter, List<Remark> remarks) {
+    String with = lifter.roller() ? "roller" : "flat tappet";
+    if (seat < band.seatLowLbf() || seat > band.seatHighLbf()) {
+      remarks.add(
+          say(
+              Weight.KNOW,
+              "seat load %.0f lbf; %.0f to %.0f is usual with this %s",
+              seat,
+              band.seatLowLbf(),
+              band.seatHighLbf(),
+              with));
+    }
+    if (open > band.openHighLbf()) {
+      remarks.add(
+          say(
+              Weight.ASK,
+              "open load %.0f lbf; up to %.0f is usual with this %s",
+              open,
+              band.openHighLbf(),
+              with));
+    }
+  }
+
+  private static Remark say(Weight weight, String words, Object... args) {
+    return new Remark(weight, String.format(Locale.ROOT, words, args));
+  }
+}

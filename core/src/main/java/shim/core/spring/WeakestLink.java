@@ -1,0 +1,72 @@
+package shim.core.spring;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Which part of a valve's chain carries least: each with a largest open spring load, valve lift or
+ * engine speed.
+ *
+ * @param links the nearest to its limit first
+ */
+public record WeakestLink(List<Link> links) {
+  /** Parts of the chain. */
+  public enum Part {
+    SPRING,
+    ROTATOR,
+    ROCKER,
+    LOCK,
+    LIFTER,
+    STUD,
+    PUSHROD
+  }
+
+  /** A part's limits; blank where it has none. */
+  public record Limit(
+      Part part, @Nullable Double openLbf, @Nullable Double liftIn, @Nullable Double rpm) {}
+
+  /** What is asked of the chain. */
+  public record Duty(double openLbf, double grossLiftIn, double topRpm) {}
+
+  /**
+   * One part under one duty.
+   *
+   * @param used duty over limit; above 1 it is exceeded
+   */
+  public record Link(Part part, String of, double duty, double limit, double used) {
+    public boolean exceeded() {
+      return used > 1;
+    }
+  }
+
+  public WeakestLink {
+    links = List.copyOf(links);
+  }
+
+  public static WeakestLink of(List<Limit> limits, Duty duty) {
+    return new WeakestLink(
+        limits.stream()
+            .flatMap(
+                l ->
+                    java.util.stream.Stream.of(
+                        link(l.part(), "open load, lbf", duty.openLbf(), l.openLbf()),
+                        link(l.part(), "lift, in", duty.grossLiftIn(), l.liftIn()),
+                        link(l.part(), "rpm", duty.topRpm(), l.rpm())))
+            .flatMap(Optional::stream)
+            .sorted(Comparator.comparingDouble(Link::used).reversed())
+            .toList());
+  }
+
+  private static Optional<Link> link(Part part, String of, double duty, @Nullable Double limit) {
+    return limit == null || duty <= 0
+        ? Optional.empty()
+        : Optional.of(new Link(part, of, duty, limit, duty / limit));
+  }
+
+  /** The part nearest to its limit. */
+  public Optional<Link> first() {
+    return links.stream().findFirst();
+  }
+}

@@ -1,0 +1,87 @@
+package shim.core.running;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class LoggerTest {
+  /** A ramp from 1000 to 7000 rpm in 120 s: ∫ rpm/2 dt = 4000/2 · 2 min = 4000 cycles. */
+  @Test
+  void cyclesOfARampAreItsClosedForm() {
+    LoggerTally t = new LoggerTally(6500);
+    for (int i = 0; i <= 1200; i++) {
+      t.row(i * 0.1, 1000 + 5.0 * i, 180 + i * 0.01);
+    }
+    LoggerTally.Sum s = t.sum();
+    assertThat(s.cycles()).isCloseTo(4000, within(1e-6));
+    assertThat(s.hours()).isCloseTo(120 / 3600.0, within(1e-9));
+    assertThat(s.topRpm()).isEqualTo(7000);
+    assertThat(s.overRevs()).isEqualTo(1);
+    assertThat(s.secondsOver()).isCloseTo(10, within(0.11));
+    assertThat(above(s, 4000)).isCloseTo(60, within(0.11));
+    assertThat(s.hottest().orElseThrow()).isCloseTo(192, within(0.02));
+    assertThat(s.meanHeat().orElseThrow()).isCloseTo(186, within(0.01));
+  }
+
+  private static double above(LoggerTally.Sum s, double rpm) {
+    return s.bands().stream().filter(b -> b.fromRpm() == rpm).findFirst().orElseThrow().seconds();
+  }
+
+  @Test
+  void gapsAreNoRunningAndSpikesAreLeftOut() {
+    LoggerTally t = new LoggerTally(7000);
+    t.row(0, 3000, Double.NaN);
+    t.row(1, 3000, Double.NaN);
+    t.row(2, 15000, Double.NaN);
+    t.row(3, 3000, Double.NaN);
+    t.row(4, 0, Double.NaN);
+    t.row(5, 3000, Double.NaN);
+    t.row(500, 3000, Double.NaN);
+    t.row(501, 3000, Double.NaN);
+    LoggerTally.Sum s = t.sum();
+    assertThat(s.topRpm()).isEqualTo(3000);
+    assertThat(s.overRevs()).isZero();
+    assertThat(s.spikes()).isEqualTo(1);
+    assertThat(s.gaps()).isEqualTo(1);
+    assertThat(s.hottest()).isEmpty();
+    assertThat(s.hours() * 3600).isCloseTo(6, within(1e-9));
+  }
+
+  @Test
+  void standingStillIsNoRunning() {
+    LoggerTally t = new LoggerTally(7000);
+    for (int i = 0; i < 100; i++) {
+      t.row(i, 0, 70);
+    }
+    assertThat(t.sum().hours()).isZero();
+  }
+
+  @Test
+  void timeRunningBackwardsAndImpossibleSpeedsAreRefused() {
+    LoggerTally t = new LoggerTally(7000);
+    t.row(5, 3000, Double.NaN);
+    assertThatThrownBy(() -> t.row(4, 3000, Double.NaN)).hasMessageContaining("backwards");
+    assertThatThrownBy(() -> t.row(6, Double.NaN, 0)).hasMessageContaining("NaN rpm");
+    assertThatThrownBy(() -> t.row(6, -1, 0)).hasMessageContaining("-1.0 rpm");
+    assertThatThrownBy(() -> new LoggerTally(Double.NaN)).hasMessageContaining("NaN");
+  }
+
+  @Test
+  void headersInAnyOrderAreUnderstood() {
+    LoggerColumns c =
+        LoggerColumns.read(List.of("Lap", "Oil temp [°C]", "RPM", "Time (ms)")).orElseThrow();
+    assertThat(c.time()).isEqualTo(3);
+    assertThat(c.rpm()).isEqualTo(2);
+    assertThat(c.heat()).isEqualTo(1);
+    assertThat(c.secondsPer()).isEqualTo(0.001);
+    assertThat(c.fahrenheit(100)).isEqualTo(212);
+    assertThat(c.words()).contains("in ms").contains("in °C");
+    assertThat(LoggerColumns.read(List.of("time_s", "engine speed")).orElseThrow().heat())
+        .isEqualTo(-1);
+    assertThat(LoggerColumns.read(List.of("time", "speed"))).isEmpty();
+    assertThat(LoggerColumns.number(" 3,25 ")).isEqualTo(3.25);
+  }
+}

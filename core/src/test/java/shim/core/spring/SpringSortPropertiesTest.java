@@ -1,0 +1,101 @@
+package shim.core.spring;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.RepeatedTest;
+import org.junit.jupiter.api.RepetitionInfo;
+import org.junit.jupiter.api.Test;
+import shim.core.engine.Position;
+
+/** The assignment against all permutations. */
+class SpringSortPropertiesTest {
+  private static final LoadCurve CURVE = LoadCurve.straight(1.95, 220, 440);
+
+  private static SpringSort.Wanted wanted() {
+    return new SpringSort.Wanted(1.95, 0.008, List.of(0.015, 0.030), CURVE);
+  }
+
+  private static List<SpringSort.Boxed> box(Random r, int n) {
+    List<SpringSort.Boxed> box = new ArrayList<>();
+    for (int i = 0; i < n; i++) {
+      box.add(
+          new SpringSort.Boxed(
+              "m" + i, 220 + 6 * r.nextGaussian(), 1.95, 1.550 + 0.001 * r.nextGaussian()));
+    }
+    return box;
+  }
+
+  private static List<SpringSort.Pocket> pockets(Random r, int n) {
+    List<SpringSort.Pocket> pockets = new ArrayList<>();
+    for (int i = 1; i <= n; i++) {
+      pockets.add(
+          new SpringSort.Pocket(
+              Position.parse(i + "I"),
+              1.95 + 0.04 * r.nextDouble(),
+              1.5525 + 0.001 * r.nextGaussian()));
+    }
+    return pockets;
+  }
+
+  private static double cost(List<SpringSort.Placed> placed, double aim) {
+    return placed.stream()
+        .mapToDouble(
+            p ->
+                (p.fits() ? 0 : 1e9)
+                    + (p.seatLbf() - aim) * (p.seatLbf() - aim)
+                    + p.shimsIn().size())
+        .sum();
+  }
+
+  private static double best(
+      List<SpringSort.Boxed> left,
+      List<SpringSort.Boxed> taken,
+      List<SpringSort.Pocket> pockets,
+      double aim) {
+    if (taken.size() == pockets.size()) {
+      return cost(SpringSort.of(taken, pockets, wanted()).asTheyCame().placed(), aim);
+    }
+    double best = Double.POSITIVE_INFINITY;
+    for (int i = 0; i < left.size(); i++) {
+      List<SpringSort.Boxed> rest = new ArrayList<>(left);
+      List<SpringSort.Boxed> more = new ArrayList<>(taken);
+      more.add(rest.remove(i));
+      best = Math.min(best, best(rest, more, pockets, aim));
+    }
+    return best;
+  }
+
+  @RepeatedTest(6)
+  void noPermutationIsBetter(RepetitionInfo info) {
+    Random r = new Random(info.getCurrentRepetition());
+    List<SpringSort.Boxed> box = box(r, 4);
+    List<SpringSort.Pocket> pockets = pockets(r, 4);
+    SpringSort sort = SpringSort.of(box, pockets, wanted());
+    double aim = box.stream().mapToDouble(SpringSort.Boxed::loadLbf).average().orElseThrow();
+    assertThat(cost(sort.chosen().placed(), aim))
+        .isCloseTo(best(box, List.of(), pockets, aim), within(1e-6));
+    assertThat(sort.chosen().misfits()).isLessThanOrEqualTo(sort.asTheyCame().misfits());
+  }
+
+  @Test
+  void theStrongerSpringGoesOnTheTallerHeight() {
+    List<SpringSort.Boxed> box =
+        List.of(
+            new SpringSort.Boxed("weak", 214, 1.95, 1.55),
+            new SpringSort.Boxed("strong", 226, 1.95, 1.55));
+    List<SpringSort.Pocket> pockets =
+        List.of(
+            new SpringSort.Pocket(Position.parse("1I"), 1.957, 0),
+            new SpringSort.Pocket(Position.parse("2I"), 1.943, 0));
+    SpringSort sort = SpringSort.of(box, pockets, wanted());
+    assertThat(sort.chosen().placed().get(0).mark()).isEqualTo("strong");
+    assertThat(sort.chosen().unevenLbf()).isLessThan(sort.asTheyCame().unevenLbf());
+    assertThatThrownBy(() -> SpringSort.of(box.subList(0, 1), pockets, wanted()))
+        .hasMessage("1 springs do not fill 2 pockets");
+  }
+}
