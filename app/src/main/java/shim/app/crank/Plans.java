@@ -12,6 +12,7 @@ import shim.core.crank.SettingPlan;
 import shim.core.crank.SettingPlanner;
 import shim.core.crank.StopWords;
 import shim.core.engine.Engine;
+import shim.core.engine.EngineSheet;
 import shim.core.engine.Position;
 
 /** Setting plans as they are shown: stops with words, and what each school would cost. */
@@ -149,5 +150,21 @@ public final class Plans {
                         + Math.round(-v.slackDeg())
                         + "° inside its lobe or ramp")
             .toList());
+  }
+
+  /** All valves in the order of a sheet's own setting school; empty without a cam card. */
+  public static List<Position> valvesInOrder(EngineSheet sheet, Engine engine) {
+    String school = sheet.rules() == null ? null : sheet.rules().school();
+    try {
+      return plan(engine, school == null ? School.BEST_STOPS : School.valueOf(school), 2, false)
+          .stops()
+          .stream()
+          .flatMap(s -> s.valves().stream())
+          .map(ValveAtStop::position)
+          .distinct()
+          .toList();
+    } catch (Refusal e) {
+      return List.of();
+    }
   }
 }

@@ -54,12 +54,14 @@ class DemoData implements ApplicationRunner {
   private final Engines engines;
   private final Rounds rounds;
   private final Events events;
+  private final DemoSprings springs;
   private final Clock clock;
 
-  DemoData(Engines engines, Rounds rounds, Events events, Clock clock) {
+  DemoData(Engines engines, Rounds rounds, Events events, DemoSprings springs, Clock clock) {
     this.engines = engines;
     this.rounds = rounds;
     this.events = events;
+    this.springs = springs;
     this.clock = clock;
   }
 
@@ -72,6 +74,8 @@ class DemoData implements ApplicationRunner {
     paddockFour();
     nightV8();
     workshopSix();
+    UUID v8 = id("Hill V8");
+    springs.fill(v8, id("Paddock four"), DemoData::id, this::startOf, id(v8 + EVENT_NAMES.get(7)));
   }
 
   private static UUID id(String name) {

@@ -28,7 +28,7 @@ class OpenApiSetup {
                 .title("Shim")
                 .version("1")
                 .description(
-                    "Lengths in inch, angles in degrees of crank rotation, running in engine"
+                    "Lengths in inch, loads in lbf, losses as shares, angles in degrees of crank rotation, running in engine"
                         + " hours, temperatures in °F. The calls under /api/calc keep nothing:"
                         + " check Shim's arithmetic with your own numbers."));
   }

@@ -8,7 +8,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Hidden
 @Controller
 class PagesController {
-  @GetMapping({"/engines/**", "/rounds/**", "/keys"})
+  @GetMapping({"/engines/**", "/rounds/**", "/tests/**", "/springs/**", "/keys"})
   String page() {
     return "forward:/index.html";
   }

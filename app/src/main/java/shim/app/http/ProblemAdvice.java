@@ -5,6 +5,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.MessageSourceResolvable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -12,10 +13,12 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.orm.ObjectOptimisticLockingFailureException;
+import org.springframework.validation.method.ParameterValidationResult;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.HandlerMethodValidationException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import shim.app.http.Refusal.FieldError;
 import shim.core.lash.LashException;
@@ -87,6 +90,39 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 "invalid",
                 "some of what was entered cannot be used",
                 errors));
+  }
+
+  /** Lists and single parameters are checked by the method; each fault names its place. */
+  @Override
+  protected ResponseEntity<Object> handleHandlerMethodValidationException(
+      HandlerMethodValidationException e,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    List<FieldError> errors =
+        e.getParameterValidationResults().stream()
+            .flatMap(
+                r ->
+                    r.getResolvableErrors().stream()
+                        .map(
+                            x ->
+                                new FieldError(place(r, x), String.valueOf(x.getDefaultMessage()))))
+            .toList();
+    return ResponseEntity.unprocessableContent()
+        .body(
+            problem(
+                HttpStatus.UNPROCESSABLE_CONTENT,
+                "invalid",
+                "some of what was entered cannot be used",
+                errors));
+  }
+
+  private static String place(ParameterValidationResult r, MessageSourceResolvable error) {
+    String row = r.getContainerIndex() == null ? "" : "[" + r.getContainerIndex() + "].";
+    return row
+        + (error instanceof org.springframework.validation.FieldError f
+            ? f.getField()
+            : String.valueOf(r.getMethodParameter().getParameterName()));
   }
 
   @Override

@@ -11,6 +11,7 @@ import java.util.Objects;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
+import shim.core.engine.Position;
 import shim.core.lash.Reading;
 
 /** One reading at one valve, as typed. */
@@ -60,6 +61,22 @@ class ReadingRow {
     hand = entry.hand();
     note = entry.note();
     takenAt = at;
+  }
+
+  Rounds.ReadingEntry entry() {
+    return new Rounds.ReadingEntry(
+        Position.parse(valve),
+        phase,
+        form,
+        figure,
+        secondFigure,
+        feel,
+        typed,
+        partSizeIn,
+        hand,
+        note,
+        null,
+        null);
   }
 
   /** True when the entry would change nothing: a repeat of what is already kept. */

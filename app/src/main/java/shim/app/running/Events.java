@@ -6,7 +6,9 @@ import jakarta.validation.constraints.PositiveOrZero;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.stereotype.Service;
@@ -23,10 +25,12 @@ interface EventRows extends JpaRepository<EventRow, UUID> {
 @Transactional
 public class Events {
   private final EventRows rows;
+  private final RunRows runs;
   private final Engines engines;
 
-  Events(EventRows rows, Engines engines) {
+  Events(EventRows rows, RunRows runs, Engines engines) {
     this.rows = rows;
+    this.runs = runs;
     this.engines = engines;
   }
 
@@ -44,14 +48,23 @@ public class Events {
       @PositiveOrZero(message = "planned hours cannot be below zero") double plannedHours,
       @PositiveOrZero(message = "hours cannot be below zero") @Nullable Double runHours) {}
 
-  /** An event as kept. */
+  /** An event as kept; its hours are those of its runs where there are any. */
   public record EventView(
       UUID id, String name, LocalDate date, double plannedHours, @Nullable Double runHours) {}
 
   @Transactional(readOnly = true)
   public List<EventView> of(UUID engineId) {
+    Map<UUID, Double> run =
+        runs.findByEngineIdOrderByOnDate(engineId).stream()
+            .filter(r -> r.eventId != null)
+            .collect(
+                Collectors.groupingBy(
+                    r -> r.eventId, Collectors.summingDouble(r -> r.minutes / 60)));
     return rows.findByEngineIdOrderByOnDate(engineId).stream()
-        .map(e -> new EventView(e.id, e.name, e.onDate, e.plannedHours, e.runHours))
+        .map(
+            e ->
+                new EventView(
+                    e.id, e.name, e.onDate, e.plannedHours, run.getOrDefault(e.id, e.runHours)))
         .toList();
   }
 

@@ -1,0 +1,352 @@
+package shim.app.demo;
+
+import java.io.IOException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Random;
+import java.util.UUID;
+import java.util.function.DoubleFunction;
+import java.util.function.Function;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+import shim.app.device.Tester;
+import shim.app.engine.Engines;
+import shim.app.fatigue.SpringTests;
+import shim.app.running.Runs;
+import shim.app.spring.SpringRules;
+import shim.app.spring.SpringTypes;
+import shim.app.spring.Springs;
+import shim.core.engine.HeatState;
+import shim.core.engine.Position;
+import shim.core.fatigue.TesterDay;
+import shim.core.season.SpringSeason;
+import shim.core.season.SpringSeason.Failing;
+import shim.core.season.SpringSeason.TestPlan;
+import shim.core.spring.HeightPlan;
+import shim.core.spring.SpringSheet;
+import shim.core.spring.SpringType;
+import shim.core.spring.WeakestLink;
+
+/**
+ * The springs of the demo: on the hill V8 a set in its eleventh hour, one spring falling away from
+ * it, and a tester that reads low on the last day; new sets on the others. All invented.
+ */
+@Component
+@ConditionalOnProperty("shim.demo")
+class DemoSprings {
+  private static final double CHECK_LBF = 215;
+  private static final double[] TESTED = {0.3, 1.2, 2.5, 3.6, 5.0, 6.4, 7.7, 8.9, 10.1};
+  private static final double[] TESTER_LN = {
+    0.004, -0.003, 0.006, 0.001, -0.004, 0.005, 0.0, 0.003, -0.023
+  };
+
+  private final SpringTypes types;
+  private final Springs springs;
+  private final SpringRules rules;
+  private final SpringTests tests;
+  private final Runs runs;
+  private final Engines engines;
+  private final Tester tester;
+
+  DemoSprings(
+      SpringTypes types,
+      Springs springs,
+      SpringRules rules,
+      SpringTests tests,
+      Runs runs,
+      Engines engines,
+      Tester tester) {
+    this.types = types;
+    this.springs = springs;
+    this.rules = rules;
+    this.tests = tests;
+    this.runs = runs;
+    this.engines = engines;
+    this.tester = tester;
+  }
+
+  private static SpringSheet sheet(
+      String name,
+      SpringSheet.Form form,
+      double seatIn,
+      double seatLbf,
+      double openIn,
+      double openLbf,
+      double bindIn,
+      double odIn,
+      double liftIn,
+      double lifeHours) {
+    return new SpringSheet(
+        name,
+        form,
+        null,
+        List.of(
+            new SpringSheet.LoadPoint(seatIn, seatLbf), new SpringSheet.LoadPoint(openIn, openLbf)),
+        seatIn,
+        null,
+        bindIn,
+        odIn,
+        null,
+        liftIn,
+        lifeHours,
+        10.0,
+        null);
+  }
+
+  /** Types, sets, rules, a season of tests, and the tester that holds the same springs. */
+  void fill(
+      UUID v8,
+      UUID four,
+      Function<String, UUID> id,
+      DoubleFunction<Instant> dateOf,
+      UUID lastEvent) {
+    SpringSheet dual =
+        sheet(
+            "HV dual, damper",
+            SpringSheet.Form.DUAL_WITH_DAMPER,
+            1.950,
+            220,
+            1.300,
+            505,
+            1.180,
+            1.550,
+            0.700,
+            30);
+    SpringSheet single =
+        sheet(
+            "PF single",
+            SpringSheet.Form.SINGLE_WITH_DAMPER,
+            1.700,
+            105,
+            1.280,
+            258,
+            1.150,
+            1.250,
+            0.480,
+            60);
+    types.put(id.apply("dual"), dual, "KV");
+    types.put(id.apply("single"), single, "MO");
+    rules.put(v8, rulesOf(), "KV");
+    SpringType type = types.get(id.apply("dual")).type();
+    List<Position> positions = engines.get(v8).engine().layout().positions();
+    Map<Position, Double> heights = heights(positions);
+    set(v8, id.apply("dual"), "A", positions, heights, id, dateOf.apply(0));
+    spares(id);
+    List<Position> small = engines.get(four).engine().layout().positions();
+    Map<Position, Double> at = new HashMap<>();
+    small.forEach(p -> at.put(p, 1.700));
+    set(four, id.apply("single"), "P", small, at, id, dateOf.apply(2.0));
+    SpringSeason season =
+        new SpringSeason(
+            positions,
+            type.curve(),
+            type.referenceHeightIn(),
+            List.of(new Failing(Position.parse("3E"), 5.6, 0.0105)),
+            new Random(23));
+    for (int t = 0; t < TESTED.length; t++) {
+      keep(
+          v8,
+          season.test(
+              new TestPlan(TESTED[t], t % 3 == 2 ? "MO" : "KV", TESTER_LN[t], t != 2),
+              heights,
+              2,
+              CHECK_LBF),
+          id,
+          dateOf);
+    }
+    lastRuns(v8, lastEvent, id, dateOf.apply(10.1));
+    connect(season, type);
+  }
+
+  private static SpringRules.SpringRulesSheet rulesOf() {
+    return new SpringRules.SpringRulesSheet(
+        1.950,
+        1.950,
+        0.005,
+        HeightPlan.School.FEWEST_PIECES,
+        List.of(0.015, 0.030, 0.060),
+        List.of(-0.050, 0.050),
+        10.0,
+        185.0,
+        0.2,
+        7800.0,
+        7400.0,
+        SpringRules.SetSchool.MATCHED_SINGLE,
+        List.of(
+            new WeakestLink.Limit(WeakestLink.Part.ROCKER, 600.0, 0.720, null),
+            new WeakestLink.Limit(WeakestLink.Part.LIFTER, 650.0, null, 8200.0),
+            new WeakestLink.Limit(WeakestLink.Part.LOCK, 700.0, null, null)));
+  }
+
+  /** Heights as they were measured: one valve a little tall. */
+  private static Map<Position, Double> heights(List<Position> positions) {
+    Random r = new Random(3);
+    Map<Position, Double> heights = new HashMap<>();
+    for (Position p : positions) {
+      heights.put(p, Math.round((1.950 + 0.0015 * r.nextGaussian()) * 1000) / 1000.0);
+    }
+    heights.put(Position.parse("6I"), 1.962);
+    return heights;
+  }
+
+  private void set(
+      UUID engine,
+      UUID type,
+      String name,
+      List<Position> positions,
+      Map<Position, Double> heights,
+      Function<String, UUID> id,
+      Instant at) {
+    for (Position p : positions) {
+      UUID spring = id.apply("spring " + name + p);
+      springs.put(
+          spring,
+          new Springs.SpringEntry(
+              type, name + "-" + p, "set " + name, "box " + name, 0, 1.550, false, null, null),
+          "KV");
+      springs.fit(
+          id.apply("fitting " + name + p),
+          new Springs.FittingEntry(
+              spring,
+              engine,
+              p,
+              0,
+              at,
+              null,
+              null,
+              heights.get(p),
+              "0.030",
+              "titanium 10°",
+              "plus 0",
+              "locator",
+              0.760,
+              1.556,
+              "KV",
+              "new set"));
+    }
+  }
+
+  private void spares(Function<String, UUID> id) {
+    for (int i = 1; i <= 4; i++) {
+      springs.put(
+          id.apply("spare " + i),
+          new Springs.SpringEntry(
+              id.apply("dual"), "B-" + i, "spares", "box B", 0, 1.549, false, null, null),
+          "KV");
+    }
+  }
+
+  private void keep(
+      UUID engine,
+      SpringSeason.Tested t,
+      Function<String, UUID> id,
+      DoubleFunction<Instant> dateOf) {
+    double hours = t.plan().hours();
+    String hand = t.plan().hand();
+    UUID test = id.apply("spring test " + hours);
+    Instant at = dateOf.apply(hours).plus(2, ChronoUnit.HOURS);
+    tests.start(
+        test,
+        new SpringTests.TestStart(
+            engine,
+            null,
+            hours,
+            SpringTests.Place.HEAD,
+            HeatState.COLD,
+            SpringTests.WorkingOrder.FIRING,
+            "lever tester",
+            2,
+            hand,
+            null,
+            at));
+    for (int c = 0; c < t.checkLbf().size(); c++) {
+      TesterDay.Side side = c == 0 ? TesterDay.Side.START : TesterDay.Side.END;
+      tests.check(
+          test,
+          id.apply("check " + hours + c),
+          new SpringTests.CheckEntry(
+              "check spring 1",
+              CHECK_LBF,
+              t.checkLbf().get(c),
+              side,
+              text(t.checkLbf().get(c)),
+              hand),
+          at.plusSeconds(c * 1500L));
+    }
+    int n = 0;
+    for (SpringSeason.ReadAt v : t.valves()) {
+      for (double load : v.loadsLbf()) {
+        n++;
+        tests.read(
+            test,
+            id.apply("load " + hours + n),
+            new SpringTests.LoadEntry(
+                v.position(),
+                null,
+                v.heightIn(),
+                load,
+                SpringTests.Member.WHOLE,
+                text(load),
+                false,
+                hand,
+                null),
+            at.plusSeconds(60 + n * 30L));
+      }
+    }
+    tests.end(test, hand, null, at.plus(30, ChronoUnit.MINUTES));
+  }
+
+  private static String text(double load) {
+    return String.format(Locale.ROOT, "%.1f", load);
+  }
+
+  private void lastRuns(UUID engine, UUID event, Function<String, UUID> id, Instant at) {
+    LocalDate day = LocalDate.ofInstant(at, ZoneOffset.UTC).minusDays(1);
+    double[] minutes = {16, 18, 20, 18};
+    for (int i = 0; i < minutes.length; i++) {
+      runs.put(
+          List.of(
+              new Runs.RunView(
+                  id.apply("run " + i),
+                  new Runs.RunEntry(
+                      engine,
+                      event,
+                      Runs.Kind.HILL_RUN,
+                      day,
+                      minutes[i],
+                      7300.0 + 40 * i,
+                      i == 2 ? 1 : 0,
+                      null,
+                      null,
+                      false,
+                      "KV",
+                      null))));
+    }
+  }
+
+  private void connect(SpringSeason season, SpringType type) {
+    try {
+      SimulatedTester simulated =
+          new SimulatedTester(
+              (place, height) -> {
+                if (place.equals("CHECK")) {
+                  return CHECK_LBF;
+                }
+                try {
+                  return season.trueLbf(Position.parse(place), 10.1, height);
+                } catch (IllegalArgumentException e) {
+                  return Double.NaN;
+                }
+              });
+      tester.suggest(simulated.address());
+    } catch (IOException e) {
+      throw new IllegalStateException("the simulated tester could not start", e);
+    }
+  }
+}

@@ -1,0 +1,223 @@
+package shim.app.fatigue;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.spring.PartHours;
+import shim.app.spring.SpringTypes;
+import shim.app.spring.Springs;
+import shim.core.engine.HeatState;
+import shim.core.fatigue.SetHistory;
+import shim.core.fatigue.SetPrior;
+import shim.core.fatigue.SpringSet;
+import shim.core.fatigue.TesterDay;
+import shim.core.spring.LoadCurve;
+import shim.core.spring.SpringType;
+
+/** An engine's springs with all their tests in core's terms, one set a type. */
+@Component
+@Transactional(readOnly = true)
+class SetBook {
+  /** Farther from the reference height a reading says little of the load there. */
+  private static final double NEAR_IN = 0.1;
+
+  private final TestRows tests;
+  private final LoadRows loads;
+  private final CheckRows checks;
+  private final Springs springs;
+  private final SpringTypes types;
+
+  SetBook(TestRows tests, LoadRows loads, CheckRows checks, Springs springs, SpringTypes types) {
+    this.tests = tests;
+    this.loads = loads;
+    this.checks = checks;
+    this.springs = springs;
+    this.types = types;
+  }
+
+  /**
+   * One reading in core's terms.
+   *
+   * @param hours the spring's own hours
+   * @param atReferenceLbf as the tester showed it, moved to the reference height
+   * @param used it counts in the verdict
+   */
+  record Booked(
+      LoadRow row, TestRow test, double hours, double atReferenceLbf, boolean far, boolean used) {}
+
+  /**
+   * Springs of one type.
+   *
+   * @param state temperature state of the tests that count
+   * @param tests those that count, in order of time
+   */
+  record BookedSet(
+      UUID typeId,
+      SpringType type,
+      HeatState state,
+      SetHistory history,
+      List<TestRow> tests,
+      Map<UUID, List<Booked>> bySpring) {
+    SpringSet solved() {
+      return SpringSet.of(history, SetPrior.USUAL);
+    }
+  }
+
+  /** Everything known of an engine's springs. */
+  record Book(
+      List<BookedSet> sets,
+      Map<UUID, Springs.StoredSpring> springs,
+      Map<UUID, List<Springs.StoredFitting>> fittings,
+      Map<UUID, List<CheckRow>> checks) {
+    BookedSet of(UUID spring) {
+      UUID type = springs.get(spring).spring().typeId();
+      return sets.stream().filter(s -> s.typeId().equals(type)).findFirst().orElseThrow();
+    }
+
+    double hoursNow(UUID spring, double engineHours) {
+      Springs.StoredSpring s = springs.get(spring);
+      List<Springs.StoredFitting> own = fittings.getOrDefault(spring, List.of());
+      return own.stream()
+          .filter(Springs.StoredFitting::open)
+          .findFirst()
+          .map(f -> PartHours.at(s, own, f, engineHours))
+          .orElseGet(() -> PartHours.shelved(s, own));
+    }
+  }
+
+  /** The book of an engine; tests from one on are left out when given. */
+  Book of(UUID engineId, @Nullable TestRow before) {
+    Set<UUID> ids =
+        springs.fittings(engineId).stream()
+            .map(f -> f.fitting().springId())
+            .collect(Collectors.toSet());
+    Map<UUID, Springs.StoredSpring> byId = new HashMap<>();
+    springs.get(ids).forEach(s -> byId.put(s.id(), s));
+    Map<UUID, List<Springs.StoredFitting>> fittings =
+        springs.fittingsOf(ids).stream()
+            .collect(Collectors.groupingBy(f -> f.fitting().springId()));
+    List<LoadRow> rows = loads.findBySpringIdInOrderByTakenAt(ids);
+    Map<UUID, TestRow> testsById = new HashMap<>();
+    tests
+        .findAllById(rows.stream().map(r -> r.testId).distinct().toList())
+        .forEach(t -> testsById.put(t.id, t));
+    if (before != null) {
+      testsById.values().removeIf(t -> !t.startedAt.isBefore(before.startedAt));
+    }
+    Map<UUID, List<CheckRow>> byTest =
+        checks.findByTestIdInOrderByTakenAt(testsById.keySet()).stream()
+            .collect(Collectors.groupingBy(c -> c.testId));
+    Book empty = new Book(List.of(), byId, fittings, byTest);
+    Map<UUID, List<LoadRow>> byType = new LinkedHashMap<>();
+    byId.values().stream()
+        .sorted(Comparator.comparing(s -> s.spring().mark()))
+        .forEach(s -> byType.computeIfAbsent(s.spring().typeId(), t -> new ArrayList<>()));
+    rows.stream()
+        .filter(r -> testsById.containsKey(r.testId))
+        .forEach(r -> byType.get(byId.get(r.springId).spring().typeId()).add(r));
+    List<BookedSet> sets =
+        byType.entrySet().stream()
+            .map(e -> set(e.getKey(), e.getValue(), testsById, empty))
+            .toList();
+    return new Book(sets, byId, fittings, byTest);
+  }
+
+  private BookedSet set(UUID typeId, List<LoadRow> rows, Map<UUID, TestRow> testsById, Book book) {
+    SpringType type = types.get(typeId).type();
+    HeatState state = state(rows, testsById);
+    List<Booked> all =
+        rows.stream().map(r -> booked(r, testsById.get(r.testId), type, state, book)).toList();
+    List<TestRow> counted =
+        all.stream()
+            .filter(Booked::used)
+            .map(Booked::test)
+            .distinct()
+            .sorted(Comparator.comparing(t -> t.startedAt))
+            .toList();
+    List<SetHistory.Member> members =
+        book.springs().values().stream()
+            .filter(s -> s.spring().typeId().equals(typeId))
+            .sorted(Comparator.comparing(s -> s.spring().mark()))
+            .map(s -> new SetHistory.Member(s.id().toString(), Optional.of(type.nominalLbf())))
+            .toList();
+    Map<UUID, Double> latest = new HashMap<>();
+    List<SetHistory.Test> history =
+        counted.stream().map(t -> test(t, all, type, book, latest)).toList();
+    return new BookedSet(
+        typeId,
+        type,
+        state,
+        new SetHistory(members, history),
+        counted,
+        all.stream().collect(Collectors.groupingBy(b -> b.row().springId)));
+  }
+
+  /** Hot and cold are kept apart: the state of most readings counts. */
+  private static HeatState state(List<LoadRow> rows, Map<UUID, TestRow> tests) {
+    long hot = rows.stream().filter(r -> tests.get(r.testId).state == HeatState.HOT).count();
+    return 2 * hot > rows.size() ? HeatState.HOT : HeatState.COLD;
+  }
+
+  private static Booked booked(
+      LoadRow r, TestRow test, SpringType type, HeatState state, Book book) {
+    LoadCurve.Moved moved = type.curve().move(r.loadLbf, r.heightIn, type.referenceHeightIn());
+    boolean used =
+        r.member == SpringTests.Member.WHOLE
+            && test.state == state
+            && Math.abs(moved.byIn()) <= NEAR_IN
+            && moved.loadLbf() > 0;
+    return new Booked(r, test, hours(r, test, book), moved.loadLbf(), moved.far(), used);
+  }
+
+  private static double hours(LoadRow r, TestRow test, Book book) {
+    Springs.StoredSpring spring = book.springs().get(r.springId);
+    List<Springs.StoredFitting> own = book.fittings().getOrDefault(r.springId, List.of());
+    return own.stream()
+        .filter(f -> f.fitting().engineId().equals(test.engineId))
+        .filter(f -> f.fitting().fromHours() <= test.engineHours + 1e-9)
+        .reduce((a, b) -> b)
+        .map(
+            f -> {
+              Double to = f.fitting().toHours();
+              double at = to == null ? test.engineHours : Math.min(to, test.engineHours);
+              return PartHours.at(spring, own, f, at);
+            })
+        .orElse(spring.spring().hoursBefore());
+  }
+
+  private static SetHistory.Test test(
+      TestRow t, List<Booked> all, SpringType type, Book book, Map<UUID, Double> latest) {
+    Map<UUID, List<Booked>> read = new LinkedHashMap<>();
+    all.stream()
+        .filter(b -> b.used() && b.test().id.equals(t.id))
+        .forEach(b -> read.computeIfAbsent(b.row().springId, s -> new ArrayList<>()).add(b));
+    List<SetHistory.Read> reads = new ArrayList<>();
+    read.forEach(
+        (spring, list) -> {
+          // Hours typed a little less than last time are a slip of the pen, not time running back.
+          double hours = Math.max(list.get(0).hours(), latest.getOrDefault(spring, 0.0));
+          latest.put(spring, hours);
+          reads.add(
+              new SetHistory.Read(
+                  spring.toString(), hours, list.stream().map(Booked::atReferenceLbf).toList()));
+        });
+    return new SetHistory.Test(day(book.checks().get(t.id), type.nominalLbf()), reads);
+  }
+
+  /** What the check spring said of a test, near a load. */
+  static Optional<TesterDay> day(@Nullable List<CheckRow> rows, double nearLbf) {
+    return rows == null
+        ? Optional.empty()
+        : TesterDay.of(rows.stream().map(CheckRow::check).toList(), nearLbf);
+  }
+}

@@ -1,0 +1,90 @@
+package shim.app.fatigue;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import shim.app.fatigue.SpringViews.EngineSprings;
+import shim.app.fatigue.SpringViews.SpringLife;
+import shim.app.fatigue.SpringViews.SpringTestView;
+
+/** Spring tests. Every change answers with the whole test as it then stands. */
+@RestController
+class TestController {
+  private final SpringTests tests;
+  private final TestReader reader;
+  private final SpringReader engineReader;
+  private final LifeReader lives;
+
+  TestController(
+      SpringTests tests, TestReader reader, SpringReader engineReader, LifeReader lives) {
+    this.tests = tests;
+    this.reader = reader;
+    this.engineReader = engineReader;
+    this.lives = lives;
+  }
+
+  /** The end of a test. */
+  record TestEnd(@NotBlank(message = "write your initials") String hand, @Nullable String note) {}
+
+  @GetMapping("/api/engines/{id}/springs")
+  EngineSprings engineSprings(@PathVariable UUID id) {
+    return engineReader.engine(id);
+  }
+
+  @GetMapping("/api/springs/{id}/life")
+  SpringLife springLife(@PathVariable UUID id) {
+    return lives.life(id);
+  }
+
+  @GetMapping("/api/spring-tests/{id}")
+  SpringTestView springTest(@PathVariable UUID id) {
+    return reader.view(id);
+  }
+
+  @PutMapping("/api/spring-tests/{id}")
+  SpringTestView startTest(@PathVariable UUID id, @RequestBody @Valid SpringTests.TestStart start) {
+    tests.start(id, start);
+    return reader.view(id);
+  }
+
+  @PutMapping("/api/spring-tests/{id}/readings/{readingId}")
+  SpringTestView readLoad(
+      @PathVariable UUID id,
+      @PathVariable UUID readingId,
+      @RequestBody @Valid SpringTests.LoadEntry entry) {
+    tests.read(id, readingId, entry, null);
+    return reader.view(id);
+  }
+
+  @DeleteMapping("/api/spring-tests/{id}/readings/{readingId}")
+  SpringTestView withdrawLoad(
+      @PathVariable UUID id,
+      @PathVariable UUID readingId,
+      @RequestParam(required = false) @Nullable String hand) {
+    tests.withdraw(id, readingId, hand);
+    return reader.view(id);
+  }
+
+  @PutMapping("/api/spring-tests/{id}/checks/{checkId}")
+  SpringTestView checkSpring(
+      @PathVariable UUID id,
+      @PathVariable UUID checkId,
+      @RequestBody @Valid SpringTests.CheckEntry entry) {
+    tests.check(id, checkId, entry, null);
+    return reader.view(id);
+  }
+
+  @PutMapping("/api/spring-tests/{id}/end")
+  SpringTestView endTest(@PathVariable UUID id, @RequestBody @Valid TestEnd end) {
+    tests.end(id, end.hand(), end.note(), null);
+    return reader.view(id);
+  }
+}

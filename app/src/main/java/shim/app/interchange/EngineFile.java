@@ -1,0 +1,140 @@
+package shim.app.interchange;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.engine.Engines;
+import shim.app.fatigue.TestArchive;
+import shim.app.http.Refusal;
+import shim.app.lash.LashArchive;
+import shim.app.running.Events;
+import shim.app.running.Runs;
+import shim.app.spring.SpringRules;
+import shim.app.spring.SpringTypes;
+import shim.app.spring.Springs;
+import shim.core.engine.EngineSheet;
+
+/** An engine with everything, as one document; comes back in without loss. */
+@Service
+@Transactional
+class EngineFile {
+  static final String FORMAT = "shim-engine";
+  static final int VERSION = 1;
+
+  private final Engines engines;
+  private final Events events;
+  private final Runs runs;
+  private final SpringTypes types;
+  private final Springs springs;
+  private final SpringRules rules;
+  private final TestArchive tests;
+  private final LashArchive lash;
+
+  EngineFile(
+      Engines engines,
+      Events events,
+      Runs runs,
+      SpringTypes types,
+      Springs springs,
+      SpringRules rules,
+      TestArchive tests,
+      LashArchive lash) {
+    this.engines = engines;
+    this.events = events;
+    this.runs = runs;
+    this.types = types;
+    this.springs = springs;
+    this.rules = rules;
+    this.tests = tests;
+    this.lash = lash;
+  }
+
+  /** An event with its id. */
+  record KeptEvent(UUID id, Events.EventEntry event) {}
+
+  /**
+   * The document. Lengths in inch, loads in lbf, hours, °F; ids stay what they were.
+   *
+   * @param fittings all of these springs, so that hours run in other engines are not lost; those of
+   *     engines that are not here come in once that engine does
+   */
+  record EngineDocument(
+      String format,
+      int version,
+      UUID id,
+      EngineSheet sheet,
+      List<KeptEvent> events,
+      List<Runs.RunView> runs,
+      List<SpringTypes.StoredType> springTypes,
+      List<Springs.StoredSpring> springs,
+      List<Springs.StoredFitting> fittings,
+      SpringRules.SpringRulesSheet springRules,
+      List<TestArchive.ArchivedTest> springTests,
+      List<LashArchive.ArchivedRound> lashRounds,
+      List<LashArchive.ArchivedChange> partsChanged) {}
+
+  @Transactional(readOnly = true)
+  public EngineDocument export(UUID id) {
+    Engines.Stored engine = engines.get(id);
+    List<Springs.StoredFitting> fitted = springs.fittings(id);
+    List<TestArchive.ArchivedTest> tested = tests.of(id);
+    Stream<UUID> read =
+        tested.stream().flatMap(t -> t.readings().stream()).map(r -> r.reading().springId());
+    List<Springs.StoredSpring> own =
+        springs
+            .get(
+                Stream.concat(fitted.stream().map(f -> f.fitting().springId()), read)
+                    .distinct()
+                    .toList())
+            .stream()
+            .sorted(Comparator.comparing(s -> s.spring().mark()))
+            .toList();
+    Map<UUID, SpringTypes.StoredType> used = new LinkedHashMap<>();
+    own.forEach(s -> used.put(s.spring().typeId(), types.get(s.spring().typeId())));
+    return new EngineDocument(
+        FORMAT,
+        VERSION,
+        id,
+        engine.sheet(),
+        events.of(id).stream()
+            .map(
+                e ->
+                    new KeptEvent(
+                        e.id(),
+                        new Events.EventEntry(
+                            id, e.name(), e.date(), e.plannedHours(), e.runHours())))
+            .toList(),
+        runs.of(id),
+        new ArrayList<>(used.values()),
+        own,
+        fitted,
+        rules.of(id),
+        tested,
+        lash.rounds(id),
+        lash.changes(id));
+  }
+
+  public UUID take(EngineDocument d) {
+    if (!FORMAT.equals(d.format()) || d.version() != VERSION) {
+      throw Refusal.invalid(
+          "format", "this is no engine file of Shim, version " + VERSION + ": nothing was kept");
+    }
+    engines.put(d.id(), d.sheet(), null, null);
+    d.events().forEach(e -> events.put(e.id(), e.event()));
+    runs.put(d.runs());
+    d.springTypes().forEach(t -> types.put(t.id(), t.sheet(), null));
+    d.springs().forEach(s -> springs.put(s.id(), s.spring(), null));
+    d.fittings().forEach(f -> springs.fit(f.id(), f.fitting()));
+    rules.put(d.id(), d.springRules(), null);
+    d.springTests().forEach(tests::put);
+    d.lashRounds().forEach(lash::put);
+    d.partsChanged().forEach(lash::put);
+    return d.id();
+  }
+}

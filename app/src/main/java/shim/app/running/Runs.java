@@ -1,0 +1,164 @@
+package shim.app.running;
+
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Positive;
+import jakarta.validation.constraints.PositiveOrZero;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.engine.Engines;
+import shim.app.http.Refusal;
+import shim.app.record.Because;
+
+interface RunRows extends JpaRepository<RunRow, UUID> {
+  List<RunRow> findByEngineIdOrderByOnDate(UUID engineId);
+}
+
+/** Runs with their minutes; engine hours are their sum. */
+@Service
+@Transactional
+public class Runs {
+  private static final double MINUTES_AN_HOUR = 60;
+
+  private final RunRows rows;
+  private final EventRows events;
+  private final Engines engines;
+
+  Runs(RunRows rows, EventRows events, Engines engines) {
+    this.rows = rows;
+    this.events = events;
+    this.engines = engines;
+  }
+
+  /** What kind of run. */
+  public enum Kind {
+    PRACTICE,
+    QUALIFYING,
+    RACE,
+    HILL_RUN,
+    TEST_DAY,
+    DYNO,
+    WARM_UP
+  }
+
+  /**
+   * A run as entered.
+   *
+   * @param eventId event it belongs to; none for dyno and test day
+   * @param cycles four-stroke cycles, from a logger
+   * @param hottestF highest temperature, °F
+   */
+  public record RunEntry(
+      @NotNull UUID engineId,
+      @Nullable UUID eventId,
+      @NotNull(message = "say what kind of run") Kind kind,
+      @NotNull(message = "give its date") LocalDate date,
+      @Positive(message = "minutes must be above zero")
+          @Max(value = 6000, message = "6000 minutes at most")
+          double minutes,
+      @Positive(message = "rpm must be above zero")
+          @Max(value = 20_000, message = "20000 rpm at most")
+          @Nullable Double topRpm,
+      @PositiveOrZero(message = "over-revs cannot be below zero") int overRevs,
+      @Nullable Double cycles,
+      @Nullable Double hottestF,
+      boolean fromLogger,
+      @NotBlank(message = "write your initials") @Size(max = 12, message = "12 letters at most")
+          String hand,
+      @Size(max = 2000, message = "2000 letters at most") @Nullable String note) {}
+
+  /** A run as kept. */
+  public record RunView(UUID id, RunEntry run) {}
+
+  /** Hours of an engine by its runs and events. */
+  @Transactional(readOnly = true)
+  public double hours(UUID engineId) {
+    List<RunRow> runs = rows.findByEngineIdOrderByOnDate(engineId);
+    double run = runs.stream().mapToDouble(r -> r.minutes / MINUTES_AN_HOUR).sum();
+    double typed =
+        events.findByEngineIdOrderByOnDate(engineId).stream()
+            .filter(e -> runs.stream().noneMatch(r -> e.id.equals(r.eventId)))
+            .mapToDouble(e -> e.runHours == null ? 0 : e.runHours)
+            .sum();
+    return run + typed;
+  }
+
+  @Transactional(readOnly = true)
+  public List<RunView> of(UUID engineId) {
+    return rows.findByEngineIdOrderByOnDate(engineId).stream().map(Runs::view).toList();
+  }
+
+  private static RunView view(RunRow r) {
+    return new RunView(
+        r.id,
+        new RunEntry(
+            r.engineId,
+            r.eventId,
+            r.kind,
+            r.onDate,
+            r.minutes,
+            r.topRpm,
+            r.overRevs,
+            r.cycles,
+            r.hottestF,
+            r.fromLogger,
+            r.hand,
+            r.note));
+  }
+
+  /** Keeps a day's runs in one go; all or none, safe to repeat. */
+  public void put(List<RunView> day) {
+    for (RunView one : day) {
+      put(one.id(), one.run());
+    }
+  }
+
+  private void put(UUID id, RunEntry entry) {
+    engines.get(entry.engineId());
+    if (entry.eventId() != null
+        && events
+            .findById(entry.eventId())
+            .filter(e -> e.engineId.equals(entry.engineId()))
+            .isEmpty()) {
+      throw Refusal.invalid("eventId", "this engine has no such event");
+    }
+    RunRow row = rows.findById(id).orElseGet(() -> new RunRow(id));
+    row.engineId = entry.engineId();
+    row.eventId = entry.eventId();
+    row.kind = entry.kind();
+    row.onDate = entry.date();
+    row.minutes = entry.minutes();
+    row.topRpm = entry.topRpm();
+    row.overRevs = entry.overRevs();
+    row.cycles = entry.cycles();
+    row.hottestF = entry.hottestF();
+    row.fromLogger = entry.fromLogger();
+    row.hand = entry.hand();
+    row.note = entry.note();
+    Because.of(entry.hand(), "run");
+    rows.saveAndFlush(row);
+  }
+
+  /** Takes a run back; its history stays. */
+  public UUID withdraw(UUID id) {
+    RunRow row = rows.findById(id).orElseThrow(() -> Refusal.notFound("no such run"));
+    Because.of(row.hand, "taken back");
+    rows.delete(row);
+    rows.flush();
+    return row.engineId;
+  }
+
+  /** The engine was over-revved on or after a day. */
+  @Transactional(readOnly = true)
+  public boolean overRevvedSince(UUID engineId, LocalDate day) {
+    return rows.findByEngineIdOrderByOnDate(engineId).stream()
+        .anyMatch(r -> r.overRevs > 0 && !r.onDate.isBefore(day));
+  }
+}

@@ -1,0 +1,240 @@
+package shim.app.spring;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.PositiveOrZero;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import shim.app.engine.Engines;
+import shim.core.engine.Lifter;
+import shim.core.engine.Position;
+import shim.core.engine.Problem;
+import shim.core.spring.Fit;
+import shim.core.spring.HeightPlan;
+import shim.core.spring.SpringCheck;
+import shim.core.spring.SpringSheet;
+import shim.core.spring.SpringSort;
+import shim.core.spring.WeakestLink;
+
+/** Spring types, springs and fittings; and the arithmetic of heights as stateless calls. */
+@RestController
+class SpringController {
+  private final SpringTypes types;
+  private final Springs springs;
+  private final SpringRules rules;
+  private final Engines engines;
+
+  SpringController(SpringTypes types, Springs springs, SpringRules rules, Engines engines) {
+    this.types = types;
+    this.springs = springs;
+    this.rules = rules;
+    this.engines = engines;
+  }
+
+  /** A data sheet as Shim understands it: rate in lbf/in, load at the reference height in lbf. */
+  record SpringSheetReading(
+      List<Problem> problems, @Nullable Double rateLbfPerIn, @Nullable Double nominalLbf) {}
+
+  /**
+   * A new set for a whole engine: one spring a valve, marked by prefix and valve.
+   *
+   * @param heightIn installed height of all, when the same
+   */
+  record NewSet(
+      @NotNull UUID typeId,
+      @NotBlank(message = "give the set a name") String setName,
+      @PositiveOrZero(message = "engine hours cannot be below zero") double engineHours,
+      @PositiveOrZero(message = "hours cannot be below zero") double hoursBefore,
+      @Nullable Double heightIn,
+      @NotBlank(message = "write your initials") String hand) {}
+
+  /** A spring at a valve with a cam: what to look at. */
+  record FitRequest(
+      @NotNull SpringSheet sheet,
+      @NotNull Fit.Measured measured,
+      Fit.@Nullable Lift lift,
+      @NotNull Lifter lifter) {}
+
+  /** Limits of the chain and what is asked of it. */
+  record LinkRequest(@NotNull List<WeakestLink.Limit> limits, WeakestLink.@NotNull Duty duty) {}
+
+  /** A box of springs and the pockets at hand. */
+  record SortRequest(
+      @NotNull SpringSheet sheet,
+      @NotNull List<SpringSort.Boxed> box,
+      @NotNull List<SpringSort.Pocket> pockets,
+      double targetIn,
+      double toleranceIn,
+      @NotNull List<Double> shimsIn) {}
+
+  @GetMapping("/api/spring-types")
+  List<SpringTypes.StoredType> springTypes() {
+    return types.all();
+  }
+
+  @PutMapping("/api/spring-types/{id}")
+  SpringTypes.StoredType putSpringType(
+      @PathVariable UUID id,
+      @RequestBody SpringSheet sheet,
+      @RequestParam(required = false) @Nullable String who) {
+    return types.put(id, sheet, who);
+  }
+
+  @GetMapping("/api/springs")
+  List<Springs.StoredSpring> springs() {
+    return springs.all();
+  }
+
+  @PutMapping("/api/springs/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void putSpring(
+      @PathVariable UUID id,
+      @RequestBody @Valid Springs.SpringEntry entry,
+      @RequestParam(required = false) @Nullable String who) {
+    springs.put(id, entry, who);
+  }
+
+  @PutMapping("/api/fittings/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void fit(@PathVariable UUID id, @RequestBody @Valid Springs.FittingEntry entry) {
+    springs.fit(id, entry);
+  }
+
+  @PutMapping("/api/fittings/{id}/removal")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(@PathVariable UUID id, @RequestBody @Valid Springs.Removal removal) {
+    springs.remove(id, removal);
+  }
+
+  /** Puts a new set into every valve that has no spring; safe to repeat. */
+  @PutMapping("/api/engines/{engineId}/spring-sets/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  @Transactional
+  public void putSet(
+      @PathVariable UUID engineId, @PathVariable UUID id, @RequestBody @Valid NewSet set) {
+    for (Position valve : engines.get(engineId).engine().layout().positions()) {
+      UUID spring = part(id, "spring " + valve);
+      if (springs.at(engineId, valve).isEmpty()) {
+        springs.put(
+            spring,
+            new Springs.SpringEntry(
+                set.typeId(),
+                set.setName().strip() + " " + valve,
+                set.setName().strip(),
+                null,
+                set.hoursBefore(),
+                null,
+                false,
+                null,
+                null),
+            set.hand());
+        springs.fit(part(id, "fitting " + valve), fitting(engineId, spring, valve, set));
+      }
+    }
+  }
+
+  private static UUID part(UUID set, String what) {
+    return UUID.nameUUIDFromBytes((set + what).getBytes(java.nio.charset.StandardCharsets.UTF_8));
+  }
+
+  private static Springs.FittingEntry fitting(
+      UUID engineId, UUID spring, Position valve, NewSet set) {
+    return new Springs.FittingEntry(
+        spring,
+        engineId,
+        valve,
+        set.engineHours(),
+        null,
+        null,
+        null,
+        set.heightIn(),
+        null,
+        null,
+        null,
+        null,
+        null,
+        null,
+        set.hand(),
+        "new set");
+  }
+
+  @GetMapping("/api/engines/{id}/spring-rules")
+  SpringRules.SpringRulesSheet rules(@PathVariable UUID id) {
+    return rules.of(id);
+  }
+
+  @PutMapping("/api/engines/{id}/spring-rules")
+  SpringRules.SpringRulesSheet putRules(
+      @PathVariable UUID id,
+      @RequestBody SpringRules.SpringRulesSheet sheet,
+      @RequestParam(required = false) @Nullable String who) {
+    return rules.put(id, sheet, who);
+  }
+
+  /** Reads a data sheet without keeping it. */
+  @PostMapping("/api/calc/spring-sheet")
+  SpringSheetReading check(@RequestBody SpringSheet sheet) {
+    SpringCheck.Checked c = SpringCheck.check(sheet);
+    return new SpringSheetReading(
+        c.problems(),
+        c.type().map(t -> t.curve().rateLbfPerIn()).orElse(null),
+        c.type().map(t -> t.nominalLbf()).orElse(null));
+  }
+
+  /** Ways to bring a spring to its installed height, the best first. */
+  @PostMapping("/api/calc/spring-height")
+  HeightPlan height(@RequestBody HeightPlan.Wanted wanted) {
+    return HeightPlan.of(wanted);
+  }
+
+  /** Loads and clearances of a spring at a valve. */
+  @PostMapping("/api/calc/spring-fit")
+  Fit fit(@RequestBody @Valid FitRequest r) {
+    return Fit.of(
+        SpringCheck.check(r.sheet())
+            .type()
+            .orElseThrow(
+                () -> shim.app.http.Refusal.invalid("sheet", "this sheet is no spring type yet")),
+        r.measured(),
+        Optional.ofNullable(r.lift()),
+        r.lifter());
+  }
+
+  /** The part of the chain nearest to its limit. */
+  @PostMapping("/api/calc/weakest-link")
+  WeakestLink weakest(@RequestBody @Valid LinkRequest r) {
+    return WeakestLink.of(new ArrayList<>(r.limits()), r.duty());
+  }
+
+  /** Which spring of a box goes into which pocket. */
+  @PostMapping("/api/calc/spring-sort")
+  SpringSort sort(@RequestBody @Valid SortRequest r) {
+    return SpringSort.of(
+        r.box(),
+        r.pockets(),
+        new SpringSort.Wanted(
+            r.targetIn(),
+            r.toleranceIn(),
+            r.shimsIn(),
+            SpringCheck.check(r.sheet())
+                .type()
+                .orElseThrow(
+                    () ->
+                        shim.app.http.Refusal.invalid("sheet", "this sheet is no spring type yet"))
+                .curve()));
+  }
+}

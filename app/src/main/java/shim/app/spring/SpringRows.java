@@ -1,0 +1,27 @@
+package shim.app.spring;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface SpringTypeRows extends JpaRepository<SpringTypeRow, UUID> {
+  List<SpringTypeRow> findAllByOrderByName();
+}
+
+interface SpringRowsById extends JpaRepository<SpringRow, UUID> {
+  List<SpringRow> findAllByOrderByMark();
+}
+
+interface FittingRows extends JpaRepository<FittingRow, UUID> {
+  List<FittingRow> findByEngineIdOrderByFittedAt(UUID engineId);
+
+  List<FittingRow> findBySpringIdInOrderByFittedAt(Collection<UUID> springIds);
+
+  List<FittingRow> findByToHoursIsNull();
+}
+
+interface RulesRows extends JpaRepository<RulesRow, UUID> {
+  Optional<RulesRow> findByEngineId(UUID engineId);
+}

@@ -1,0 +1,109 @@
+package shim.app.spring;
+
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.engine.Engines;
+import shim.app.http.Refusal;
+import shim.app.record.Because;
+import shim.core.fatigue.Limits;
+import shim.core.spring.HeightPlan;
+import shim.core.spring.SpringType;
+import shim.core.spring.WeakestLink;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What a team has settled for the springs of an engine. */
+@Service
+@Transactional(readOnly = true)
+public class SpringRules {
+  private final RulesRows rows;
+  private final Engines engines;
+  private final JsonMapper json;
+
+  SpringRules(RulesRows rows, Engines engines, JsonMapper json) {
+    this.rows = rows;
+    this.engines = engines;
+    this.json = json;
+  }
+
+  /** One spring or the whole set. */
+  public enum SetSchool {
+    MATCHED_SINGLE,
+    WHOLE_SET
+  }
+
+  /**
+   * Rules as written; blanks take the usual.
+   *
+   * @param changeAt p*: cost of a change over cost of a failure
+   * @param lossPercent overrides the spring type's
+   * @param topRpm highest engine speed used
+   */
+  public record SpringRulesSheet(
+      @Nullable Double targetHeightIntakeIn,
+      @Nullable Double targetHeightExhaustIn,
+      @Nullable Double heightToleranceIn,
+      HeightPlan.@Nullable School heightSchool,
+      @Nullable List<Double> shimStockIn,
+      @Nullable List<Double> lockOffsetsIn,
+      @Nullable Double lossPercent,
+      @Nullable Double leastSeatLbf,
+      @Nullable Double changeAt,
+      @Nullable Double overRevRpm,
+      @Nullable Double topRpm,
+      @Nullable SetSchool setSchool,
+      @Nullable List<WeakestLink.Limit> links) {
+    public static final SpringRulesSheet BLANK =
+        new SpringRulesSheet(
+            null, null, null, null, null, null, null, null, null, null, null, null, null);
+
+    /** Limits of one type under these rules. */
+    public Limits limits(SpringType type) {
+      return new Limits(
+          lossPercent == null ? type.lossLimit() : lossPercent / 100,
+          leastSeatLbf == null ? type.leastSeatLbf() : java.util.Optional.of(leastSeatLbf),
+          type.lifeHours(),
+          changeAt == null ? Limits.USUAL.changeAt() : changeAt);
+    }
+
+    public List<Double> shims() {
+      return shimStockIn == null || shimStockIn.isEmpty()
+          ? List.of(0.015, 0.030, 0.060)
+          : shimStockIn;
+    }
+
+    public SetSchool school() {
+      return setSchool == null ? SetSchool.MATCHED_SINGLE : setSchool;
+    }
+  }
+
+  public SpringRulesSheet of(UUID engineId) {
+    return rows.findByEngineId(engineId)
+        .map(r -> json.readValue(r.sheet, SpringRulesSheet.class))
+        .orElse(SpringRulesSheet.BLANK);
+  }
+
+  @Transactional
+  public SpringRulesSheet put(UUID engineId, SpringRulesSheet sheet, @Nullable String who) {
+    engines.get(engineId);
+    between("lossPercent", sheet.lossPercent(), 1, 50, "a loss limit lies between 1 and 50 %");
+    between("changeAt", sheet.changeAt(), 0.001, 0.9, "the threshold lies between 0.001 and 0.9");
+    between("heightToleranceIn", sheet.heightToleranceIn(), 0.001, 0.1, "0.001 to 0.1 in");
+    between("overRevRpm", sheet.overRevRpm(), 1000, 20_000, "1000 to 20000 rpm");
+    RulesRow row =
+        rows.findByEngineId(engineId).orElseGet(() -> new RulesRow(UUID.randomUUID(), engineId));
+    row.sheet = json.writeValueAsString(sheet);
+    Because.of(who, "spring rules");
+    rows.saveAndFlush(row);
+    return sheet;
+  }
+
+  private static void between(
+      String field, @Nullable Double value, double low, double high, String words) {
+    if (value != null && !(value >= low && value <= high)) {
+      throw Refusal.invalid(field, words);
+    }
+  }
+}

@@ -1,0 +1,67 @@
+package shim.app.spring;
+
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.http.Refusal;
+import shim.app.record.Because;
+import shim.core.engine.Problem;
+import shim.core.spring.SpringCheck;
+import shim.core.spring.SpringSheet;
+import shim.core.spring.SpringType;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The spring types of the team. */
+@Service
+@Transactional(readOnly = true)
+public class SpringTypes {
+  private final SpringTypeRows rows;
+  private final JsonMapper json;
+
+  SpringTypes(SpringTypeRows rows, JsonMapper json) {
+    this.rows = rows;
+    this.json = json;
+  }
+
+  /** A type as kept. */
+  public record StoredType(UUID id, SpringSheet sheet) {
+    /** The sheet, checked; a stored one always is sound. */
+    public SpringType type() {
+      return SpringCheck.check(sheet).type().orElseThrow();
+    }
+  }
+
+  public List<StoredType> all() {
+    return rows.findAllByOrderByName().stream().map(this::stored).toList();
+  }
+
+  public StoredType get(UUID id) {
+    return rows.findById(id)
+        .map(this::stored)
+        .orElseThrow(() -> Refusal.notFound("there is no such spring type here"));
+  }
+
+  /** Keeps a sheet under an id the client made; safe to repeat. */
+  @Transactional
+  public StoredType put(UUID id, SpringSheet sheet, @Nullable String who) {
+    List<Refusal.FieldError> wrong =
+        SpringCheck.check(sheet).problems().stream()
+            .filter(p -> p.weight() == Problem.Weight.REFUSED)
+            .map(p -> new Refusal.FieldError(p.field(), p.message()))
+            .toList();
+    if (!wrong.isEmpty()) {
+      throw Refusal.invalid("the spring type cannot be kept yet; what you typed is here", wrong);
+    }
+    SpringTypeRow row = rows.findById(id).orElseGet(() -> new SpringTypeRow(id));
+    row.name = String.valueOf(sheet.name()).strip();
+    row.sheet = json.writeValueAsString(sheet);
+    Because.of(who, "spring type");
+    return stored(rows.saveAndFlush(row));
+  }
+
+  private StoredType stored(SpringTypeRow row) {
+    return new StoredType(row.id, json.readValue(row.sheet, SpringSheet.class));
+  }
+}
