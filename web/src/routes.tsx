@@ -2,13 +2,19 @@ import { createRootRoute, createRoute, createRouter } from "@tanstack/react-rout
 import { CrankPage } from "./features/crank/CrankPage";
 import { EnginePage } from "./features/engine/EnginePage";
 import { NewEnginePage, SetupPage } from "./features/engine/SetupPage";
+import { SpringSheetPage } from "./features/fatigue/SpringSheetPage";
+import { SpringsPage } from "./features/fatigue/SpringsPage";
+import { TestPage } from "./features/fatigue/TestPage";
+import { TestStartPage } from "./features/fatigue/TestStartPage";
 import { HomePage } from "./features/home/HomePage";
+import { FilesPage } from "./features/interchange/FilesPage";
 import { BarPage } from "./features/lash/BarPage";
 import { EndPage } from "./features/lash/EndPage";
 import { HistoryPage } from "./features/lash/HistoryPage";
 import { BlankSheetPage, FilledSheetPage } from "./features/lash/LashSheet";
 import { RoundPage } from "./features/lash/RoundPage";
 import { StartPage } from "./features/lash/StartPage";
+import { SpringSetupPage } from "./features/spring/SpringSetupPage";
 import { NotFound, Shell } from "./shell/Shell";
 
 const rootRoute = createRootRoute({ component: Shell, notFoundComponent: NotFound });
@@ -24,6 +30,12 @@ const routeTree = rootRoute.addChildren([
   at("/engines/$id/lash", HistoryPage),
   at("/engines/$id/start", StartPage),
   at("/engines/$id/sheet", BlankSheetPage),
+  at("/engines/$id/springs", SpringsPage),
+  at("/engines/$id/test", TestStartPage),
+  at("/engines/$id/spring-setup", SpringSetupPage),
+  at("/engines/$id/spring-sheet", SpringSheetPage),
+  at("/engines/$id/files", FilesPage),
+  at("/tests/$id", TestPage),
   at("/rounds/$id", RoundPage),
   at("/rounds/$id/bar", BarPage),
   at("/rounds/$id/end", EndPage),

@@ -99,3 +99,51 @@ export const pastStop = (id: string, crankDeg: number, missedDeg: number) =>
         api.GET("/api/rounds/{id}/past-stop", { params: { path: { id }, query: { crankDeg, missedDeg } } }),
       ),
   });
+
+export const engineSprings = (engineId: string) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "springs"],
+    queryFn: () => answered(api.GET("/api/engines/{id}/springs", { params: { path: { id: engineId } } })),
+  });
+
+export const springLife = (id: string) =>
+  queryOptions({
+    queryKey: ["springs", id, "life"],
+    queryFn: () => answered(api.GET("/api/springs/{id}/life", { params: { path: { id } } })),
+  });
+
+export const springTypes = () =>
+  queryOptions({ queryKey: ["spring-types"], queryFn: () => answered(api.GET("/api/spring-types")) });
+
+export const springStock = () =>
+  queryOptions({ queryKey: ["springs"], queryFn: () => answered(api.GET("/api/springs")) });
+
+/** Two devices on one test see each other's readings. */
+export const springTest = (id: string) =>
+  queryOptions({
+    queryKey: ["spring-tests", id],
+    queryFn: () => answered(api.GET("/api/spring-tests/{id}", { params: { path: { id } } })),
+    refetchInterval: (q) => (q.state.data?.endedAt ? false : 3000),
+  });
+
+export const runs = (engineId: string) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "runs"],
+    queryFn: () => answered(api.GET("/api/engines/{id}/runs", { params: { path: { id: engineId } } })),
+  });
+
+/** The connected tester; its needle moves, so it is asked often while one is looked at. */
+export const tester = (often: boolean) =>
+  queryOptions({
+    queryKey: ["tester"],
+    queryFn: () => answered(api.GET("/api/tester")),
+    refetchInterval: (q) => (often && q.state.data?.connected ? 300 : false),
+  });
+
+export const sheetOfSpring = (sheet: Schemas["SpringSheet"]) =>
+  queryOptions({
+    queryKey: ["spring-sheet", sheet],
+    queryFn: () => answered(api.POST("/api/calc/spring-sheet", { body: sheet })),
+    staleTime: Number.POSITIVE_INFINITY,
+    placeholderData: (before: Schemas["SpringSheetReading"] | undefined) => before,
+  });

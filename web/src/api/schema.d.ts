@@ -4,6 +4,134 @@
  */
 
 export interface paths {
+    "/api/tester": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["tester"];
+        put: operations["connect"];
+        post?: never;
+        delete: operations["disconnect"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tester/place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["standAt"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/springs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putSpring"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/spring-types/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putSpringType"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/spring-tests/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["springTest"];
+        put: operations["startTest"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/spring-tests/{id}/readings/{readingId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["readLoad"];
+        post?: never;
+        delete: operations["withdrawLoad"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/spring-tests/{id}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["endTest"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/spring-tests/{id}/checks/{checkId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["checkSpring"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rounds/{id}": {
         parameters: {
             query?: never;
@@ -84,6 +212,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fittings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["fit"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fittings/{id}/removal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["remove"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/events/{id}": {
         parameters: {
             query?: never;
@@ -116,6 +276,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/{id}/spring-rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rules"];
+        put: operations["putRules"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["runs"];
+        put: operations["putRuns"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{engineId}/spring-sets/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putSet"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engine-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["takeFile"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/chain-changes/{id}": {
         parameters: {
             query?: never;
@@ -126,6 +350,38 @@ export interface paths {
         get?: never;
         put: operations["change"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/spring-readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readings"];
+        put?: never;
+        post: operations["takeReadings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/weakest-link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["weakest"];
         delete?: never;
         options?: never;
         head?: never;
@@ -148,7 +404,39 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/calc/sheet": {
+    "/api/calc/spring-verdicts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["verdicts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/spring-sort": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sort"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/spring-sheet": {
         parameters: {
             query?: never;
             header?: never;
@@ -158,6 +446,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/spring-height": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["height"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/spring-fit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["fit_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["check_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -196,6 +532,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calc/logger": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["logger"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/lash-target": {
         parameters: {
             query?: never;
@@ -206,6 +558,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["target"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/springs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["springs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/springs/{id}/life": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["springLife"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/spring-types": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["springTypes"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -276,6 +676,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/{id}/springs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["engineSprings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines/{id}/rounds": {
         parameters: {
             query?: never;
@@ -324,6 +740,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/{id}/hours": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["hours"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines/{id}/events": {
         parameters: {
             query?: never;
@@ -356,10 +804,260 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["withdrawRun"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Connection: {
+            /** @enum {string} */
+            wire: "TCP" | "SERIAL";
+            address: string;
+        };
+        TesterNow: {
+            connected: boolean;
+            name?: string;
+            address?: string;
+            /** Format: double */
+            loadLbf: number;
+            steady: boolean;
+            trouble?: string;
+            suggested?: string;
+            serialPorts: string[];
+        };
+        StandingAt: {
+            place: string;
+            /** Format: double */
+            heightIn: number;
+        };
+        SpringEntry: {
+            /** Format: uuid */
+            typeId: string;
+            mark: string;
+            setName?: string;
+            batch?: string;
+            /** Format: double */
+            hoursBefore: number;
+            /** Format: double */
+            odIn?: number;
+            scrapped: boolean;
+            /** Format: double */
+            brokeAtHours?: number;
+            note?: string;
+        };
+        LoadPoint: {
+            /** Format: double */
+            heightIn?: number;
+            /** Format: double */
+            loadLbf?: number;
+        };
+        SpringSheet: {
+            name?: string;
+            /** @enum {string} */
+            form?: "SINGLE" | "SINGLE_WITH_DAMPER" | "DUAL" | "DUAL_WITH_DAMPER" | "TRIPLE" | "BEEHIVE" | "CONICAL";
+            /** Format: double */
+            freeLengthIn?: number;
+            loads?: components["schemas"]["LoadPoint"][];
+            /** Format: double */
+            referenceHeightIn?: number;
+            /** Format: double */
+            rateLbfPerIn?: number;
+            /** Format: double */
+            bindIn?: number;
+            /** Format: double */
+            odIn?: number;
+            wires?: components["schemas"]["Wire"][];
+            /** Format: double */
+            maxLiftIn?: number;
+            /** Format: double */
+            lifeHours?: number;
+            /** Format: double */
+            lossPercent?: number;
+            /** Format: double */
+            leastSeatLbf?: number;
+        };
+        Wire: {
+            /** Format: double */
+            wireIn?: number;
+            /** Format: double */
+            odIn?: number;
+            /** Format: double */
+            coils?: number;
+            /** Format: double */
+            bindIn?: number;
+        };
+        StoredType: {
+            /** Format: uuid */
+            id: string;
+            sheet: components["schemas"]["SpringSheet"];
+        };
+        TestStart: {
+            /** Format: uuid */
+            engineId: string;
+            /** Format: uuid */
+            roundId?: string;
+            /** Format: double */
+            engineHours: number;
+            /** @enum {string} */
+            place: "HEAD" | "BENCH";
+            /** @enum {string} */
+            state: "HOT" | "COLD";
+            /** @enum {string} */
+            order: "FIRING" | "BANK" | "STOPS";
+            tester: string;
+            /** Format: int32 */
+            repeats: number;
+            hand: string;
+            note?: string;
+            /** Format: date-time */
+            startedAt?: string;
+        };
+        CheckRead: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: double */
+            knownLbf: number;
+            /** Format: double */
+            loadLbf: number;
+            /** @enum {string} */
+            side: "START" | "END";
+            hand: string;
+        };
+        DayView: {
+            /** Format: double */
+            correction: number;
+            /** Format: double */
+            percent: number;
+            /** Format: double */
+            sdPercent: number;
+            words: string;
+            warning?: string;
+        };
+        LoadRead: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            springId: string;
+            /** @description a valve, such as 3E or 3I1 */
+            valve?: string;
+            /** Format: double */
+            heightIn: number;
+            /** Format: double */
+            loadLbf: number;
+            /** @enum {string} */
+            member: "WHOLE" | "OUTER" | "INNER";
+            typed?: string;
+            again: boolean;
+            hand: string;
+            note?: string;
+        };
+        SpringTestView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            engineId: string;
+            /** Format: uuid */
+            roundId?: string;
+            /** Format: date-time */
+            startedAt: string;
+            /** Format: double */
+            engineHours: number;
+            /** @enum {string} */
+            place: "HEAD" | "BENCH";
+            /** @enum {string} */
+            state: "HOT" | "COLD";
+            /** @enum {string} */
+            order: "FIRING" | "BANK" | "STOPS";
+            tester: string;
+            /** Format: int32 */
+            repeats: number;
+            hand: string;
+            note?: string;
+            /** Format: date-time */
+            endedAt?: string;
+            day?: components["schemas"]["DayView"];
+            checks: components["schemas"]["CheckRead"][];
+            valves: components["schemas"]["TestValve"][];
+            others: components["schemas"]["LoadRead"][];
+            /** Format: int32 */
+            done: number;
+        };
+        TestValve: {
+            /** @description a valve, such as 3E or 3I1 */
+            position: string;
+            /** Format: uuid */
+            springId: string;
+            mark: string;
+            /** Format: double */
+            hours: number;
+            /** Format: double */
+            heightIn: number;
+            /** Format: double */
+            expectedLbf: number;
+            readings: components["schemas"]["LoadRead"][];
+            /** Format: double */
+            correctedLbf?: number;
+            /** Format: double */
+            loss?: number;
+            /** Format: double */
+            againstSet?: number;
+            /** Format: double */
+            againstLast?: number;
+            /** Format: double */
+            repeatability: number;
+            ask?: string;
+            /** Format: double */
+            meant?: number;
+            /** Format: int32 */
+            more: number;
+        };
+        LoadEntry: {
+            /** @description a valve, such as 3E or 3I1 */
+            valve?: string;
+            /** Format: uuid */
+            springId?: string;
+            /** Format: double */
+            heightIn: number;
+            /** Format: double */
+            loadLbf: number;
+            /** @enum {string} */
+            member: "WHOLE" | "OUTER" | "INNER";
+            typed?: string;
+            again: boolean;
+            hand: string;
+            note?: string;
+        };
+        TestEnd: {
+            hand: string;
+            note?: string;
+        };
+        CheckEntry: {
+            name: string;
+            /** Format: double */
+            knownLbf: number;
+            /** Format: double */
+            loadLbf: number;
+            /** @enum {string} */
+            side: "START" | "END";
+            typed?: string;
+            hand: string;
+        };
         RoundStart: {
             /** Format: uuid */
             engineId: string;
@@ -694,6 +1392,43 @@ export interface components {
             crankDeg: number;
             by: string;
         };
+        FittingEntry: {
+            /** Format: uuid */
+            springId: string;
+            /** Format: uuid */
+            engineId: string;
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            /** Format: double */
+            fromHours: number;
+            /** Format: date-time */
+            fittedAt?: string;
+            /** Format: double */
+            toHours?: number;
+            /** Format: date-time */
+            removedAt?: string;
+            /** Format: double */
+            heightIn?: number;
+            shims?: string;
+            retainer?: string;
+            locks?: string;
+            locator?: string;
+            /** Format: double */
+            sealGapIn?: number;
+            /** Format: double */
+            pocketIn?: number;
+            hand: string;
+            why?: string;
+        };
+        Removal: {
+            /** Format: double */
+            toHours: number;
+            /** Format: date-time */
+            removedAt?: string;
+            scrapped: boolean;
+            hand: string;
+            why?: string;
+        };
         EventEntry: {
             /** Format: uuid */
             engineId: string;
@@ -857,6 +1592,160 @@ export interface components {
             sheet: components["schemas"]["EngineSheet"];
             layout: components["schemas"]["LayoutView"];
         };
+        Limit: {
+            /** @enum {string} */
+            part: "SPRING" | "ROTATOR" | "ROCKER" | "LOCK" | "LIFTER" | "STUD" | "PUSHROD";
+            /** Format: double */
+            openLbf?: number;
+            /** Format: double */
+            liftIn?: number;
+            /** Format: double */
+            rpm?: number;
+        };
+        SpringRulesSheet: {
+            /** Format: double */
+            targetHeightIntakeIn?: number;
+            /** Format: double */
+            targetHeightExhaustIn?: number;
+            /** Format: double */
+            heightToleranceIn?: number;
+            /** @enum {string} */
+            heightSchool?: "FEWEST_PIECES" | "ONE_PIECE";
+            shimStockIn?: number[];
+            lockOffsetsIn?: number[];
+            /** Format: double */
+            lossPercent?: number;
+            /** Format: double */
+            leastSeatLbf?: number;
+            /** Format: double */
+            changeAt?: number;
+            /** Format: double */
+            overRevRpm?: number;
+            /** Format: double */
+            topRpm?: number;
+            /** @enum {string} */
+            setSchool?: "MATCHED_SINGLE" | "WHOLE_SET";
+            links?: components["schemas"]["Limit"][];
+        };
+        KeptRun: {
+            /** Format: uuid */
+            id: string;
+            run: components["schemas"]["RunEntry"];
+        };
+        RunEntry: {
+            /** Format: uuid */
+            engineId: string;
+            /** Format: uuid */
+            eventId?: string;
+            /** @enum {string} */
+            kind: "PRACTICE" | "QUALIFYING" | "RACE" | "HILL_RUN" | "TEST_DAY" | "DYNO" | "WARM_UP";
+            /** Format: date */
+            date: string;
+            /** Format: double */
+            minutes: number;
+            /** Format: double */
+            topRpm?: number;
+            /** Format: int32 */
+            overRevs: number;
+            /** Format: double */
+            cycles?: number;
+            /** Format: double */
+            hottestF?: number;
+            fromLogger: boolean;
+            hand: string;
+            note?: string;
+        };
+        RunView: {
+            /** Format: uuid */
+            id: string;
+            run: components["schemas"]["RunEntry"];
+        };
+        NewSet: {
+            /** Format: uuid */
+            typeId: string;
+            setName: string;
+            /** Format: double */
+            engineHours: number;
+            /** Format: double */
+            hoursBefore: number;
+            /** Format: double */
+            heightIn?: number;
+            hand: string;
+        };
+        ArchivedChange: {
+            /** Format: uuid */
+            id: string;
+            change: components["schemas"]["PartsChanged"];
+        };
+        ArchivedCheck: {
+            /** Format: uuid */
+            id: string;
+            check: components["schemas"]["CheckEntry"];
+            /** Format: date-time */
+            takenAt: string;
+        };
+        ArchivedLoad: {
+            /** Format: uuid */
+            id: string;
+            reading: components["schemas"]["LoadEntry"];
+            /** Format: date-time */
+            takenAt: string;
+        };
+        ArchivedLook: {
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            look: components["schemas"]["ValveLook"];
+        };
+        ArchivedReading: {
+            /** Format: uuid */
+            id: string;
+            reading: components["schemas"]["ReadingEntry"];
+            /** Format: date-time */
+            takenAt: string;
+        };
+        ArchivedRound: {
+            /** Format: uuid */
+            id: string;
+            start: components["schemas"]["RoundStart"];
+            frozen: components["schemas"]["EngineSheet"];
+            readings: components["schemas"]["ArchivedReading"][];
+            looks: components["schemas"]["ArchivedLook"][];
+            signature?: components["schemas"]["SignOff"];
+            /** Format: date-time */
+            signedAt?: string;
+            said?: string;
+        };
+        ArchivedTest: {
+            /** Format: uuid */
+            id: string;
+            start: components["schemas"]["TestStart"];
+            checks: components["schemas"]["ArchivedCheck"][];
+            readings: components["schemas"]["ArchivedLoad"][];
+            /** Format: date-time */
+            endedAt?: string;
+        };
+        EngineDocument: {
+            format: string;
+            /** Format: int32 */
+            version: number;
+            /** Format: uuid */
+            id: string;
+            sheet: components["schemas"]["EngineSheet"];
+            events: components["schemas"]["KeptEvent"][];
+            runs: components["schemas"]["RunView"][];
+            springTypes: components["schemas"]["StoredType"][];
+            springs: components["schemas"]["StoredSpring"][];
+            fittings: components["schemas"]["StoredFitting"][];
+            springRules: components["schemas"]["SpringRulesSheet"];
+            springTests: components["schemas"]["ArchivedTest"][];
+            lashRounds: components["schemas"]["ArchivedRound"][];
+            partsChanged: components["schemas"]["ArchivedChange"][];
+        };
+        KeptEvent: {
+            /** Format: uuid */
+            id: string;
+            event: components["schemas"]["EventEntry"];
+        };
         PartsChanged: {
             /** Format: uuid */
             engineId: string;
@@ -869,6 +1758,72 @@ export interface components {
             note?: string;
             /** Format: date-time */
             changedAt?: string;
+        };
+        StoredFitting: {
+            /** Format: uuid */
+            id: string;
+            fitting: components["schemas"]["FittingEntry"];
+        };
+        StoredSpring: {
+            /** Format: uuid */
+            id: string;
+            spring: components["schemas"]["SpringEntry"];
+        };
+        TakenIn: {
+            /** Format: uuid */
+            id: string;
+        };
+        NotebookPreview: {
+            /** Format: int32 */
+            lines: number;
+            tests: components["schemas"]["NotebookTest"][];
+            said: components["schemas"]["SaidOf"][];
+            kept: boolean;
+        };
+        NotebookTest: {
+            /** Format: date-time */
+            at: string;
+            /** Format: double */
+            engineHours: number;
+            /** Format: int32 */
+            readings: number;
+            /** Format: int32 */
+            checks: number;
+        };
+        SaidOf: {
+            /** @description a valve, such as 3E or 3I1 */
+            position: string;
+            mark: string;
+            verdict: string;
+            /** Format: double */
+            lossNow: number;
+            because: string;
+        };
+        Duty: {
+            /** Format: double */
+            openLbf: number;
+            /** Format: double */
+            grossLiftIn: number;
+            /** Format: double */
+            topRpm: number;
+        };
+        LinkRequest: {
+            limits: components["schemas"]["Limit"][];
+            duty: components["schemas"]["Duty"];
+        };
+        Link: {
+            /** @enum {string} */
+            part: "SPRING" | "ROTATOR" | "ROCKER" | "LOCK" | "LIFTER" | "STUD" | "PUSHROD";
+            of: string;
+            /** Format: double */
+            duty: number;
+            /** Format: double */
+            limit: number;
+            /** Format: double */
+            used: number;
+        };
+        WeakestLink: {
+            links: components["schemas"]["Link"][];
         };
         TurnRequest: {
             /** @enum {string} */
@@ -887,6 +1842,212 @@ export interface components {
             lashPerTurnIn: number;
             /** Format: double */
             plungerPerTurnIn: number;
+        };
+        CalcCheck: {
+            /** Format: double */
+            knownLbf: number;
+            /** Format: double */
+            readLbf: number;
+            /** @enum {string} */
+            side?: "START" | "END";
+        };
+        CalcRead: {
+            spring: string;
+            /** Format: double */
+            hours: number;
+            loadsLbf: number[];
+        };
+        CalcSpring: {
+            id: string;
+            /** Format: double */
+            nominalLbf?: number;
+        };
+        CalcTest: {
+            checks?: components["schemas"]["CalcCheck"][];
+            reads: components["schemas"]["CalcRead"][];
+        };
+        VerdictRequest: {
+            springs: components["schemas"]["CalcSpring"][];
+            tests: components["schemas"]["CalcTest"][];
+            comingHours: number[];
+            /** Format: double */
+            lossLimit?: number;
+            /** Format: double */
+            leastLoadLbf?: number;
+            /** Format: double */
+            lifeHours?: number;
+            /** Format: double */
+            changeAt?: number;
+        };
+        CalcLoss: {
+            /** Format: int32 */
+            test: number;
+            loss: components["schemas"]["LossRange"];
+            /** Format: double */
+            underAtNext: number;
+            /** @enum {string} */
+            verdict: "RUN" | "WATCH" | "CHANGE";
+        };
+        CalcVerdict: {
+            spring: string;
+            /** @enum {string} */
+            verdict: "RUN" | "WATCH" | "CHANGE";
+            reasons: components["schemas"]["Reason"][];
+            lossAtNext: components["schemas"]["LossRange"];
+            /** Format: double */
+            underAtNext: number;
+            hoursLeft: components["schemas"]["HoursLeft"];
+            afterEachTest: components["schemas"]["CalcLoss"][];
+        };
+        HoursLeft: {
+            /** Format: double */
+            low?: number;
+            /** Format: double */
+            mid?: number;
+            /** Format: double */
+            high?: number;
+        };
+        LossRange: {
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            mid: number;
+            /** Format: double */
+            high: number;
+        };
+        Reason: {
+            /** @enum {string} */
+            kind: "LOSS" | "LEAST_LOAD" | "LIFE" | "OWN_WAY" | "SUDDEN" | "READ_AGAIN" | "ODD_ONE_OUT" | "BATCH" | "OVER_REV" | "LITTLE_KNOWN" | "NO_CHECK_SPRING";
+            /** @enum {string} */
+            asks: "RUN" | "WATCH" | "CHANGE";
+            words: string;
+        };
+        Boxed: {
+            mark: string;
+            /** Format: double */
+            loadLbf: number;
+            /** Format: double */
+            atHeightIn: number;
+            /** Format: double */
+            odIn: number;
+        };
+        Pocket: {
+            /** @description a valve, such as 3E or 3I1 */
+            position: string;
+            /** Format: double */
+            heightIn: number;
+            /** Format: double */
+            diameterIn: number;
+        };
+        SortRequest: {
+            sheet: components["schemas"]["SpringSheet"];
+            box: components["schemas"]["Boxed"][];
+            pockets: components["schemas"]["Pocket"][];
+            /** Format: double */
+            targetIn: number;
+            /** Format: double */
+            toleranceIn: number;
+            shimsIn: number[];
+        };
+        Outcome: {
+            placed: components["schemas"]["Placed"][];
+            /** Format: double */
+            unevenLbf: number;
+            /** Format: int32 */
+            shims: number;
+            /** Format: int32 */
+            misfits: number;
+        };
+        Placed: {
+            /** @description a valve, such as 3E or 3I1 */
+            position: string;
+            mark: string;
+            /** Format: double */
+            heightIn: number;
+            shimsIn: number[];
+            /** Format: double */
+            seatLbf: number;
+            fits: boolean;
+        };
+        SpringSort: {
+            chosen: components["schemas"]["Outcome"];
+            asTheyCame: components["schemas"]["Outcome"];
+        };
+        Problem: {
+            field: string;
+            /** @enum {string} */
+            weight: "REFUSED" | "ASKED";
+            message: string;
+        };
+        SpringSheetReading: {
+            problems: components["schemas"]["Problem"][];
+            /** Format: double */
+            rateLbfPerIn?: number;
+            /** Format: double */
+            nominalLbf?: number;
+        };
+        HeightPlan: {
+            ways: components["schemas"]["Way"][];
+        };
+        Way: {
+            /** @enum {string} */
+            kind: "AS_IT_IS" | "SHIMS" | "LOCKS" | "LOCKS_AND_SHIMS" | "MACHINE_LOCATOR" | "ONE_MADE_PIECE";
+            shimsIn: number[];
+            /** Format: double */
+            lockIn: number;
+            /** Format: double */
+            machineIn: number;
+            /** Format: double */
+            heightIn: number;
+            /** Format: double */
+            offIn: number;
+            within: boolean;
+            words: string;
+        };
+        FitRequest: {
+            sheet: components["schemas"]["SpringSheet"];
+            measured: components["schemas"]["Measured"];
+            lift?: components["schemas"]["Lift"];
+            /** @enum {string} */
+            lifter: "FLAT_SOLID" | "ROLLER_SOLID" | "FLAT_HYDRAULIC" | "ROLLER_HYDRAULIC" | "BUCKET";
+        };
+        Lift: {
+            /** Format: double */
+            grossIn: number;
+            /** Format: double */
+            netIn: number;
+        };
+        Measured: {
+            /** Format: double */
+            heightIn: number;
+            /** Format: double */
+            sealGapIn?: number;
+            /** Format: double */
+            pocketIn?: number;
+            /** Format: double */
+            statedClearanceIn?: number;
+        };
+        Fit: {
+            /** Format: double */
+            heightIn: number;
+            /** Format: double */
+            seatLbf: number;
+            /** Format: double */
+            openLbf: number;
+            /** Format: double */
+            rateLbfPerIn: number;
+            /** Format: double */
+            bindClearanceIn?: number;
+            /** Format: double */
+            sealClearanceIn?: number;
+            /** Format: double */
+            pocketPlayIn?: number;
+            remarks: components["schemas"]["Remark"][];
+        };
+        Remark: {
+            /** @enum {string} */
+            weight: "KNOW" | "ASK" | "STOP";
+            words: string;
         };
         CamTiming: {
             /** Format: double */
@@ -937,12 +2098,6 @@ export interface components {
             /** Format: double */
             highDeg?: number;
             words: string;
-        };
-        Problem: {
-            field: string;
-            /** @enum {string} */
-            weight: "REFUSED" | "ASKED";
-            message: string;
         };
         SheetReading: {
             problems: components["schemas"]["Problem"][];
@@ -1001,12 +2156,146 @@ export interface components {
             stops: number;
             onMarks: boolean;
         };
+        Band: {
+            /** Format: double */
+            fromRpm: number;
+            /** Format: double */
+            seconds: number;
+        };
+        Sum: {
+            /** Format: int64 */
+            rows: number;
+            /** Format: double */
+            hours: number;
+            /** Format: double */
+            cycles: number;
+            /** Format: double */
+            topRpm: number;
+            /** Format: int32 */
+            overRevs: number;
+            /** Format: double */
+            secondsOver: number;
+            bands: components["schemas"]["Band"][];
+            /** Format: double */
+            hottest?: number;
+            /** Format: double */
+            meanHeat?: number;
+            /** Format: int32 */
+            gaps: number;
+            /** Format: int32 */
+            spikes: number;
+        };
+        Understood: {
+            words: string;
+            separator: string;
+            sum: components["schemas"]["Sum"];
+        };
         TargetRequest: {
             sheet: components["schemas"]["EngineSheet"];
             /** @enum {string} */
             state: "HOT" | "COLD";
             grownIntakeIn?: number[];
             grownExhaustIn?: number[];
+        };
+        ComingEvent: {
+            name: string;
+            /** Format: date */
+            date?: string;
+            /** Format: double */
+            plannedHours: number;
+            /** Format: double */
+            endHours: number;
+        };
+        LifeFitting: {
+            /** Format: uuid */
+            engineId: string;
+            engineName: string;
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            /** Format: double */
+            fromHours: number;
+            /** Format: double */
+            toHours?: number;
+            /** Format: double */
+            heightIn?: number;
+            why?: string;
+        };
+        LifePoint: {
+            /** Format: uuid */
+            testId: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: double */
+            engineHours: number;
+            /** Format: double */
+            hours: number;
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            rawLbf: number[];
+            /** Format: double */
+            rawMeanLbf: number;
+            /** Format: double */
+            correctedLbf: number;
+            /** Format: double */
+            lowLbf: number;
+            /** Format: double */
+            highLbf: number;
+            checked: boolean;
+            used: boolean;
+            far: boolean;
+        };
+        LoadBand: {
+            /** Format: double */
+            hours: number;
+            /** Format: double */
+            lowLbf: number;
+            /** Format: double */
+            midLbf: number;
+            /** Format: double */
+            highLbf: number;
+        };
+        SpringLife: {
+            /** Format: uuid */
+            springId: string;
+            mark: string;
+            typeName: string;
+            /** Format: double */
+            referenceHeightIn: number;
+            /** Format: double */
+            hoursNow: number;
+            /** Format: double */
+            engineHoursOffset: number;
+            /** Format: double */
+            baselineLbf: number;
+            /** Format: double */
+            limitLbf: number;
+            points: components["schemas"]["LifePoint"][];
+            set: components["schemas"]["LoadBand"][];
+            fan: components["schemas"]["LoadBand"][];
+            coming: components["schemas"]["ComingEvent"][];
+            fittings: components["schemas"]["LifeFitting"][];
+            said?: components["schemas"]["SpringSaid"];
+        };
+        SpringSaid: {
+            /** @enum {string} */
+            verdict: "RUN" | "WATCH" | "CHANGE";
+            reasons: components["schemas"]["Reason"][];
+            lossNow: components["schemas"]["LossRange"];
+            lossAtNext: components["schemas"]["LossRange"];
+            /** Format: double */
+            underAtNext: number;
+            /** Format: double */
+            underAfter: number;
+            hoursLeft: components["schemas"]["HoursLeft"];
+            dueBefore?: string;
+            /** Format: double */
+            ownWay: number;
+            /** Format: double */
+            surprise?: number;
+            /** Format: double */
+            baselineLbf: number;
+            /** Format: int32 */
+            tests: number;
         };
         ReadingRevision: {
             /** @description a valve, such as 3E or 3I1 */
@@ -1039,6 +2328,80 @@ export interface components {
             title: string;
             hint: string;
             layout: components["schemas"]["LayoutSheet"];
+        };
+        EngineSprings: {
+            /** Format: double */
+            engineHours: number;
+            coming: components["schemas"]["ComingEvent"][];
+            springs: components["schemas"]["SpringAt"][];
+            empty: string[];
+            tests: components["schemas"]["TesterLine"][];
+            advice: string[];
+            /** Format: uuid */
+            openTest?: string;
+            rules: components["schemas"]["SpringRulesSheet"];
+        };
+        LossAt: {
+            /** Format: double */
+            hours: number;
+            /** Format: double */
+            loss: number;
+        };
+        SpringAt: {
+            /** @description a valve, such as 3E or 3I1 */
+            position: string;
+            /** Format: uuid */
+            springId: string;
+            /** Format: uuid */
+            fittingId: string;
+            mark: string;
+            setName?: string;
+            /** Format: uuid */
+            typeId: string;
+            typeName: string;
+            /** Format: double */
+            hours: number;
+            /** Format: double */
+            heightIn?: number;
+            /** Format: double */
+            referenceHeightIn: number;
+            /** Format: double */
+            lastLbf?: number;
+            /** Format: double */
+            lastRawLbf?: number;
+            losses: components["schemas"]["LossAt"][];
+            said: components["schemas"]["SpringSaid"];
+            fit: components["schemas"]["Fit"];
+            links: components["schemas"]["Link"][];
+            heightWays: components["schemas"]["Way"][];
+        };
+        TesterLine: {
+            /** Format: uuid */
+            testId: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: double */
+            engineHours: number;
+            tester: string;
+            hand: string;
+            /** @enum {string} */
+            state: "HOT" | "COLD";
+            /** @enum {string} */
+            place: "HEAD" | "BENCH";
+            /** Format: int32 */
+            readings: number;
+            open: boolean;
+            /** Format: double */
+            checkPercent?: number;
+            /** Format: double */
+            checkSdPercent?: number;
+            /** Format: double */
+            movedPercent?: number;
+            /** Format: double */
+            setPercent?: number;
+            /** Format: double */
+            setSdPercent?: number;
+            warning?: string;
         };
         RoundLine: {
             /** Format: uuid */
@@ -1112,6 +2475,10 @@ export interface components {
             position: string;
             points: components["schemas"]["Point"][];
         };
+        EngineHours: {
+            /** Format: double */
+            hours: number;
+        };
         About: {
             demo: boolean;
         };
@@ -1124,6 +2491,301 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    tester: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TesterNow"];
+                };
+            };
+        };
+    };
+    connect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Connection"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TesterNow"];
+                };
+            };
+        };
+    };
+    disconnect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TesterNow"];
+                };
+            };
+        };
+    };
+    standAt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandingAt"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TesterNow"];
+                };
+            };
+        };
+    };
+    putSpring: {
+        parameters: {
+            query?: {
+                who?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpringEntry"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    putSpringType: {
+        parameters: {
+            query?: {
+                who?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpringSheet"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StoredType"];
+                };
+            };
+        };
+    };
+    springTest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SpringTestView"];
+                };
+            };
+        };
+    };
+    startTest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TestStart"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SpringTestView"];
+                };
+            };
+        };
+    };
+    readLoad: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                readingId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoadEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SpringTestView"];
+                };
+            };
+        };
+    };
+    withdrawLoad: {
+        parameters: {
+            query?: {
+                hand?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                readingId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SpringTestView"];
+                };
+            };
+        };
+    };
+    endTest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TestEnd"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SpringTestView"];
+                };
+            };
+        };
+    };
+    checkSpring: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                checkId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CheckEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SpringTestView"];
+                };
+            };
+        };
+    };
     round: {
         parameters: {
             query?: never;
@@ -1304,6 +2966,54 @@ export interface operations {
             };
         };
     };
+    fit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FittingEntry"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Removal"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     put: {
         parameters: {
             query?: never;
@@ -1381,6 +3091,153 @@ export interface operations {
             };
         };
     };
+    rules: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SpringRulesSheet"];
+                };
+            };
+        };
+    };
+    putRules: {
+        parameters: {
+            query?: {
+                who?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpringRulesSheet"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SpringRulesSheet"];
+                };
+            };
+        };
+    };
+    runs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RunView"][];
+                };
+            };
+        };
+    };
+    putRuns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptRun"][];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RunView"][];
+                };
+            };
+        };
+    };
+    putSet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engineId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewSet"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    takeFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EngineDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TakenIn"];
+                };
+            };
+        };
+    };
     change: {
         parameters: {
             query?: never;
@@ -1402,6 +3259,81 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    readings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    takeReadings: {
+        parameters: {
+            query: {
+                hand: string;
+                keep?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["NotebookPreview"];
+                };
+            };
+        };
+    };
+    weakest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LinkRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WeakestLink"];
+                };
             };
         };
     };
@@ -1429,7 +3361,127 @@ export interface operations {
             };
         };
     };
+    verdicts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VerdictRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CalcVerdict"][];
+                };
+            };
+        };
+    };
+    sort: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SortRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SpringSort"];
+                };
+            };
+        };
+    };
     check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpringSheet"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SpringSheetReading"];
+                };
+            };
+        };
+    };
+    height: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Wanted"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HeightPlan"];
+                };
+            };
+        };
+    };
+    fit_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FitRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Fit"];
+                };
+            };
+        };
+    };
+    check_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -1501,6 +3553,28 @@ export interface operations {
             };
         };
     };
+    logger: {
+        parameters: {
+            query?: {
+                overRevRpm?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Understood"];
+                };
+            };
+        };
+    };
     target: {
         parameters: {
             query?: never;
@@ -1521,6 +3595,68 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["LashTarget"][];
+                };
+            };
+        };
+    };
+    springs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StoredSpring"][];
+                };
+            };
+        };
+    };
+    springLife: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SpringLife"];
+                };
+            };
+        };
+    };
+    springTypes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StoredType"][];
                 };
             };
         };
@@ -1612,6 +3748,28 @@ export interface operations {
             };
         };
     };
+    engineSprings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EngineSprings"];
+                };
+            };
+        };
+    };
     rounds: {
         parameters: {
             query?: never;
@@ -1680,6 +3838,50 @@ export interface operations {
             };
         };
     };
+    hours: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EngineHours"];
+                };
+            };
+        };
+    };
+    file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EngineDocument"];
+                };
+            };
+        };
+    };
     of: {
         parameters: {
             query?: never;
@@ -1718,6 +3920,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["About"];
+                };
+            };
+        };
+    };
+    withdrawRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RunView"][];
                 };
             };
         };

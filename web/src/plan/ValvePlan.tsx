@@ -148,7 +148,8 @@ function ValveSpot({ at, face, selected, onSelect }: SpotProps) {
     },
     style: { cursor: "pointer" },
   };
-  const edge = selected ? "var(--accent)" : "var(--line)";
+  const alarm = face.mark === "CHANGE" || face.mark === "WATCH";
+  const edge = selected ? "var(--accent)" : alarm && face.mark ? MARKS[face.mark].color : "var(--line)";
   return (
     <g transform={`translate(${at.x} ${at.y})`} data-valve={at.valve} {...act}>
       <circle r={at.r + 5} fill="transparent" stroke="none" />
@@ -162,7 +163,7 @@ function ValveSpot({ at, face, selected, onSelect }: SpotProps) {
         r={at.r}
         fill={selected ? "var(--accent)" : face.open ? "var(--hair)" : "var(--raised)"}
         stroke={edge}
-        strokeWidth={selected ? 4 : face.lit ? 3.5 : 1}
+        strokeWidth={selected ? 4 : face.lit || alarm ? 3.5 : 1}
       />
       {!at.intake && <circle r={at.r - 4} fill="none" stroke={edge} strokeWidth={1} />}
       <text

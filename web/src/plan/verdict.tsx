@@ -2,8 +2,10 @@ import type { Schemas } from "../api/client";
 
 export type LashVerdict = NonNullable<Schemas["ValveView"]["leftVerdict"]>;
 
+export type SpringVerdict = Schemas["SpringSaid"]["verdict"];
+
 /** What a valve's mark can say. Shape first, colour second. */
-export type Mark = LashVerdict | "OPEN" | "ASIDE" | "LOOK";
+export type Mark = LashVerdict | SpringVerdict | "OPEN" | "ASIDE" | "LOOK" | "AGAIN";
 
 interface Style {
   word: string;
@@ -15,6 +17,10 @@ export const MARKS: Record<Mark, Style> = {
   TIGHT: { word: "tight", color: "var(--tight)" },
   WIDE: { word: "wide", color: "var(--wide)" },
   BELOW_FLOOR: { word: "below the lowest allowed", color: "var(--floor)" },
+  RUN: { word: "run", color: "var(--ok)" },
+  WATCH: { word: "watch", color: "var(--wide)" },
+  CHANGE: { word: "change", color: "var(--tight)" },
+  AGAIN: { word: "read again", color: "var(--accent)" },
   OPEN: { word: "to do", color: "var(--muted)" },
   ASIDE: { word: "put off", color: "var(--muted)" },
   LOOK: { word: "look here first", color: "var(--accent)" },
@@ -27,6 +33,13 @@ const SHAPES: Record<Mark, (c: string) => React.ReactNode> = {
   WIDE: (c) => <path d="M-2 -6 L-8 0 L-2 6 Z M2 -6 L8 0 L2 6 Z" fill={c} />,
   BELOW_FLOOR: (c) => (
     <path d="M-7 -7 H7 V7 H-7 Z M-7 -7 L7 7 M7 -7 L-7 7" fill="none" stroke={c} strokeWidth={2.5} />
+  ),
+  /* A spring seen from the side: standing, sagging, flat. */
+  RUN: (c) => <path d="M-6 6 L6 3 M-6 1 L6 -2 M-6 -4 L6 -7" stroke={c} strokeWidth={2.2} />,
+  WATCH: (c) => <path d="M-7 6 L7 4 M-7 2 L7 0 M0 -8 V-3" stroke={c} strokeWidth={2.6} />,
+  CHANGE: (c) => <path d="M-8 6 H8 M-8 2.5 H8 M-4 -8 L4 -1 M4 -8 L-4 -1" stroke={c} strokeWidth={2.8} />,
+  AGAIN: (c) => (
+    <path d="M5 -3 A6 6 0 1 0 6 3 M6 -8 L5.5 -2.5 L0.5 -3.5" fill="none" stroke={c} strokeWidth={2.4} />
   ),
   OPEN: (c) => <circle r={5} fill="none" stroke={c} strokeWidth={1.5} strokeDasharray="2.5 2.5" />,
   ASIDE: (c) => <path d="M-6 -2 H6 M-6 3 H6" stroke={c} strokeWidth={2.5} />,

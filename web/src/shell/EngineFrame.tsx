@@ -8,8 +8,10 @@ import { Problem } from "./Problem";
 const TABS = [
   ["/engines/$id", "Now"],
   ["/engines/$id/lash", "Lash"],
+  ["/engines/$id/springs", "Springs"],
   ["/engines/$id/crank", "Setting order"],
   ["/engines/$id/sheet", "Lash sheet"],
+  ["/engines/$id/files", "Files"],
   ["/engines/$id/setup", "Set-up"],
 ] as const;
 

@@ -22,5 +22,16 @@ export const KEYS: { title: string; keys: [key: string, does: string][] }[] = [
       ["U", "take the last figure back"],
     ],
   },
+  {
+    title: "Spring test",
+    keys: [
+      ["digits ⏎", "take the load, on to the next: 214.5 (or 954 N)"],
+      ["⏎ alone", "on to the next spring that wants a reading"],
+      ["T", "take the connected tester's reading once it is steady"],
+      ["K", "skip this spring and come back"],
+      ["U", "take the last reading back"],
+      ["← →", "the spring before, the spring after"],
+    ],
+  },
   { title: "Crank ribbon", keys: [["← →", "turn by 1°, with Shift by 10°"]] },
 ];

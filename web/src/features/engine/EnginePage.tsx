@@ -16,6 +16,7 @@ import { facesAt, type Shown } from "../lash/faces";
 import { ValveLife } from "../lash/ValveLife";
 import { ChangePart } from "../running/ChangePart";
 import { EventList } from "../running/EventList";
+import { RunsPart } from "../running/RunsPart";
 
 /** Plan, rail and panel of one engine: where, when, and the work at hand. */
 export function EnginePage() {
@@ -74,6 +75,7 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
             <RoundList rounds={r.data} />
             <EventList engineId={engine.id} events={e.data} />
           </div>
+          <RunsPart engineId={engine.id} events={e.data} />
           <ChangePart engine={engine} rounds={r.data} events={e.data} changes={l.data.changes} />
         </div>
       </div>

@@ -1,9 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { answered, api, type Schemas, type Valve } from "../../api/client";
+import { deliver, type RoundParcel, waitingRounds } from "../../api/outbox";
 import { round as roundQuery } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
-import { deliver, type Parcel, waiting } from "./outbox";
 
 export type Round = Schemas["RoundView"];
 export type ValveView = Schemas["ValveView"];
@@ -21,7 +21,7 @@ export function useRound(id: string) {
   const query = useQuery(roundQuery(id));
   const settings = useSettings();
   const hand = settings.hand || query.data?.hand || "";
-  const [unsent, setUnsent] = useState(() => waiting().length);
+  const [unsent, setUnsent] = useState(() => waitingRounds().length);
   const key = roundQuery(id).queryKey;
   /** The answer to a change is newer than any question still on its way: that one is called back. */
   const show = async (round: Round) => {
@@ -30,9 +30,9 @@ export function useRound(id: string) {
   };
 
   const send = useMutation({
-    mutationFn: (parcel: Parcel) => deliver(parcel),
+    mutationFn: (parcel: RoundParcel) => deliver(parcel),
     onSuccess: show,
-    onSettled: () => setUnsent(waiting().length),
+    onSettled: () => setUnsent(waitingRounds().length),
   });
   const crank = useMutation({
     mutationFn: (crankDeg: number) =>
@@ -54,12 +54,12 @@ export function useRound(id: string) {
   useEffect(() => {
     if (unsent === 0) return;
     const timer = setInterval(() => {
-      const [next] = waiting();
+      const [next] = waitingRounds();
       if (next) {
         deliver(next)
           .then((r) => queries.setQueryData(roundQuery(next.roundId).queryKey, r))
           .catch(() => undefined)
-          .finally(() => setUnsent(waiting().length));
+          .finally(() => setUnsent(waitingRounds().length));
       } else setUnsent(0);
     }, 1500);
     return () => clearInterval(timer);
@@ -89,7 +89,7 @@ export function useRound(id: string) {
       },
     });
   const pending = (valve: Valve, phase: Phase) =>
-    waiting().some((p) => p.kind === "reading" && p.body.valve === valve && p.body.phase === phase);
+    waitingRounds().some((p) => p.kind === "reading" && p.body.valve === valve && p.body.phase === phase);
 
   return { round: query.data, error: query.error, send, read, look, pending, crank, withdraw, unsent, hand };
 }

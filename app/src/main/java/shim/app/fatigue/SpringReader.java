@@ -5,6 +5,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -17,6 +18,7 @@ import shim.app.engine.Engines;
 import shim.app.fatigue.SpringViews.ComingEvent;
 import shim.app.fatigue.SpringViews.EngineSprings;
 import shim.app.fatigue.SpringViews.HoursLeft;
+import shim.app.fatigue.SpringViews.LossAt;
 import shim.app.fatigue.SpringViews.LossRange;
 import shim.app.fatigue.SpringViews.SpringAt;
 import shim.app.fatigue.SpringViews.SpringSaid;
@@ -182,10 +184,29 @@ class SpringReader {
         type.referenceHeightIn(),
         raw.map(r -> r * correction).orElse(null),
         raw.orElse(null),
+        losses(known, type, read, said.baselineLbf()),
         said,
         fit,
         links(engine, p, fit, sheet),
         heightWays(f, type, p, sheet));
+  }
+
+  private static List<LossAt> losses(
+      SetBook.Book known, SpringType type, List<SetBook.Booked> read, double baselineLbf) {
+    Map<UUID, List<SetBook.Booked>> byTest = new LinkedHashMap<>();
+    read.forEach(b -> byTest.computeIfAbsent(b.test().id, t -> new ArrayList<>()).add(b));
+    List<LossAt> losses = new ArrayList<>();
+    byTest.forEach(
+        (test, list) -> {
+          double raw =
+              list.stream().mapToDouble(SetBook.Booked::atReferenceLbf).average().orElseThrow();
+          double correction =
+              SetBook.day(known.checks().get(test), type.nominalLbf())
+                  .map(TesterDay::correction)
+                  .orElse(1.0);
+          losses.add(new LossAt(list.get(0).hours(), 1 - raw * correction / baselineLbf));
+        });
+    return losses;
   }
 
   /** Gross and net lift at a valve by the cam card. */

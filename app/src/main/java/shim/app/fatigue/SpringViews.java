@@ -47,12 +47,16 @@ final class SpringViews {
       double baselineLbf,
       int tests) {}
 
+  /** Loss by one test's corrected readings, at own hours; share of the baseline. */
+  public record LossAt(double hours, double loss) {}
+
   /**
    * A spring at its valve.
    *
    * @param hours its own hours
    * @param lastLbf last reading at the reference height, corrected
    * @param lastRawLbf the same as the tester showed it
+   * @param losses after each test
    */
   public record SpringAt(
       Position position,
@@ -67,6 +71,7 @@ final class SpringViews {
       double referenceHeightIn,
       @Nullable Double lastLbf,
       @Nullable Double lastRawLbf,
+      List<LossAt> losses,
       SpringSaid said,
       Fit fit,
       List<WeakestLink.Link> links,

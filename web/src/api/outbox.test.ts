@@ -1,8 +1,8 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { ApiProblem } from "../../api/client";
-import { deliver, type Parcel, post, waiting } from "./outbox";
+import type { ApiProblem } from "./client";
+import { deliver, post, type RoundParcel, waiting } from "./outbox";
 
-const parcel = (readingId: string, figure: number): Parcel => ({
+const parcel = (readingId: string, figure: number): RoundParcel => ({
   kind: "reading",
   roundId: "r",
   readingId,

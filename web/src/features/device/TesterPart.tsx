@@ -1,0 +1,114 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+import { answered, api, type Schemas } from "../../api/client";
+import { tester as testerQuery } from "../../api/queries";
+import { useSettings } from "../../shell/settings";
+import { Button } from "../../ui/Button";
+import { Choice } from "../../ui/Choice";
+import { Field } from "../../ui/Field";
+import { Notice } from "../../ui/Notice";
+import { Sheet } from "../../ui/Sheet";
+import { loadText } from "../../units/load";
+
+/** The connected tester; it is told where it stands, so that it starts afresh there. */
+export function useTester(place: string | undefined, heightIn: number) {
+  const query = useQuery(testerQuery(true));
+  const connected = query.data?.connected ?? false;
+  useEffect(() => {
+    if (!connected || !place) return;
+    void api.PUT("/api/tester/place", { body: { place, heightIn } }).catch(() => undefined);
+  }, [connected, place, heightIn]);
+  return query.data;
+}
+
+interface LivePartProps {
+  now: Schemas["TesterNow"] | undefined;
+  onTake: (lbf: number) => void;
+}
+
+/** Its needle, and the one key that takes it. */
+export function LivePart({ now, onTake }: LivePartProps) {
+  const { unit } = useSettings();
+  const [asking, setAsking] = useState(false);
+  if (!now) return null;
+  return (
+    <div className="grid gap-2">
+      {now.trouble && <Notice tone="stop">{now.trouble}</Notice>}
+      {now.connected ? (
+        <div className="flex flex-wrap items-center gap-3">
+          <span
+            className={`num min-w-28 text-right text-5xl ${now.steady ? "text-ok" : "text-muted"}`}
+            role="status"
+            aria-label={`Tester shows ${loadText(now.loadLbf, unit)}, ${now.steady ? "steady" : "moving"}`}
+          >
+            {loadText(now.loadLbf, unit)}
+          </span>
+          <span className="w-20 text-sm text-muted">{now.steady ? "steady" : "moving …"}</span>
+          <Button
+            look={now.steady ? "now" : "plain"}
+            disabled={!now.steady}
+            onClick={() => onTake(now.loadLbf)}
+          >
+            Take it (T)
+          </Button>
+          <span className="text-sm text-muted">{now.name}</span>
+        </div>
+      ) : (
+        <Button look="quiet" className="justify-self-start" onClick={() => setAsking(true)}>
+          Connect a tester
+        </Button>
+      )}
+      {asking && <Connect now={now} onClose={() => setAsking(false)} />}
+    </div>
+  );
+}
+
+function Connect({ now, onClose }: { now: Schemas["TesterNow"]; onClose: () => void }) {
+  const queries = useQueryClient();
+  const [wire, setWire] = useState<"TCP" | "SERIAL">("TCP");
+  const [address, setAddress] = useState(now.suggested ?? "");
+  const connect = useMutation({
+    mutationFn: () => answered(api.PUT("/api/tester", { body: { wire, address } })),
+    onSuccess: (t) => {
+      queries.setQueryData(testerQuery(true).queryKey, t);
+      onClose();
+    },
+  });
+  return (
+    <Sheet open onClose={onClose} title="Connect a tester">
+      <form
+        className="grid gap-3"
+        onSubmit={(e) => {
+          e.preventDefault();
+          connect.mutate();
+        }}
+      >
+        <Choice
+          label="How it is wired"
+          value={wire}
+          onChange={setWire}
+          options={[
+            ["TCP", "network"],
+            ["SERIAL", "serial port"],
+          ]}
+        />
+        <Field
+          label={wire === "TCP" ? "Address, host:port" : "Port"}
+          value={address}
+          onChange={(e) => setAddress(e.target.value)}
+          hint={
+            wire === "SERIAL"
+              ? now.serialPorts.length > 0
+                ? `ports here: ${now.serialPorts.join(", ")}`
+                : "no serial port was found on the machine Shim runs on"
+              : undefined
+          }
+          error={connect.error?.message}
+        />
+        <Button look="now" type="submit">
+          Connect
+        </Button>
+      </form>
+    </Sheet>
+  );
+}

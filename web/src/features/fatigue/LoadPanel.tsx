@@ -1,0 +1,206 @@
+import { type KeyboardEvent, useEffect, useRef, useState } from "react";
+import { ApiProblem } from "../../api/client";
+import { useSettings } from "../../shell/settings";
+import { Button } from "../../ui/Button";
+import { Notice } from "../../ui/Notice";
+import { useNarrow } from "../../ui/useNarrow";
+import {
+  heightText,
+  heightUnit,
+  loadText,
+  loadUnit,
+  percentText,
+  readHeight,
+  readLoad,
+} from "../../units/load";
+import { LivePart, useTester } from "../device/TesterPart";
+import { Keypad } from "../lash/Keypad";
+import type { SpringTest, TestValve, useSpringTest } from "./useSpringTest";
+
+interface LoadPanelProps {
+  test: SpringTest;
+  valve: TestValve;
+  again: boolean;
+  work: ReturnType<typeof useSpringTest>;
+  onKept: (now: SpringTest) => void;
+  onMove: (by: number) => void;
+  onSkip: () => void;
+  onEnd: () => void;
+}
+
+/** One spring: the figure being read, and what it says the moment it is kept. */
+export function LoadPanel({ test, valve, again, work, onKept, onMove, onSkip, onEnd }: LoadPanelProps) {
+  const { unit } = useSettings();
+  const narrow = useNarrow();
+  const box = useRef<HTMLInputElement>(null);
+  const [text, setText] = useState("");
+  const [height, setHeight] = useState(() => heightText(valve.heightIn, unit));
+  const [trouble, setTrouble] = useState<string>();
+  const live = useTester(valve.position, valve.heightIn);
+  const reading = valve.readings.length + 1;
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the box takes the keys again after each reading
+  useEffect(() => box.current?.focus(), [valve.readings.length]);
+
+  const keep = async (loadLbf: number, typed: string) => {
+    const heightIn = readHeight(height, unit);
+    if (heightIn === undefined) return setTrouble(`"${height}" is no height: 1.950`);
+    const sent = text;
+    setTrouble(undefined);
+    setText("");
+    try {
+      // A slip of unit or point is put right; a surprising figure stays beside the next.
+      const slip = again && valve.meant !== undefined ? valve.readings.at(-1) : undefined;
+      if (slip) await work.withdraw.mutateAsync(slip.id);
+      onKept(await work.read(valve, { loadLbf, heightIn, typed, again: again && !slip }));
+    } catch (e) {
+      if (!(e instanceof ApiProblem)) throw e;
+      if (e.offline) onSkip();
+      else {
+        setTrouble(e.errors[0]?.message ?? e.message);
+        setText(sent);
+      }
+    }
+  };
+  const enter = () => {
+    if (text.trim() === "") return onSkip();
+    const load = readLoad(text, unit);
+    if (load === undefined) setTrouble(`"${text}" is no load: 214.5, or 954 N`);
+    else void keep(load, text);
+  };
+  const takeBack = () => {
+    const last = valve.readings.at(-1);
+    if (last) work.withdraw.mutate(last.id);
+  };
+  const onKey = (e: KeyboardEvent) => {
+    const acts = new Map<string, () => void>([
+      ["enter", enter],
+      ["arrowleft", () => onMove(-1)],
+      ["arrowright", () => onMove(1)],
+      ["t", () => live?.steady && void keep(live.loadLbf, loadText(live.loadLbf, unit))],
+      ["u", takeBack],
+      ["k", onSkip],
+    ]);
+    const does = acts.get(e.key.toLowerCase());
+    if (does && (e.key === "Enter" || text === "")) {
+      e.preventDefault();
+      does();
+    }
+  };
+  return (
+    <section className="scribed grid gap-3 rounded p-4" aria-label="Reading">
+      <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
+        <h2 className="text-4xl font-extrabold" data-valve-now>
+          {valve.position}
+        </h2>
+        <span className="text-muted">{valve.mark}</span>
+        <span className="text-lg">
+          should show <b className="num text-3xl">{loadText(valve.expectedLbf, unit, 0)}</b> {loadUnit(unit)}
+        </span>
+        <label className="flex items-center gap-2 text-muted">
+          at height
+          <input
+            value={height}
+            inputMode="decimal"
+            aria-label={`Height in ${heightUnit(unit)}`}
+            onChange={(e) => setHeight(e.target.value)}
+            className="num min-h-11 w-24 rounded border border-hair bg-raised px-2 text-xl text-ink"
+          />
+          {heightUnit(unit)}
+        </label>
+      </div>
+      {again && valve.ask && <Notice tone="ask">{valve.ask}</Notice>}
+      <div className={narrow ? "grid gap-3" : ""}>
+        <label className="grid gap-1">
+          <span className="text-lg font-semibold">
+            {again
+              ? `Read again, in ${loadUnit(unit)}`
+              : test.repeats > 1
+                ? `Reading ${reading} of ${test.repeats}, in ${loadUnit(unit)}`
+                : `Load in ${loadUnit(unit)}`}
+          </span>
+          <input
+            ref={box}
+            value={text}
+            inputMode={narrow ? "none" : "decimal"}
+            autoComplete="off"
+            onChange={(e) => setText(e.target.value)}
+            onKeyDown={onKey}
+            className="num min-h-28 w-full rounded border-2 border-accent bg-raised px-4 text-8xl"
+          />
+        </label>
+        {narrow && (
+          <Keypad
+            hydraulic
+            onKey={(k) => setText((t) => (k === "⌫" ? t.slice(0, -1) : t + k))}
+            onEnter={enter}
+          />
+        )}
+      </div>
+      <LivePart now={live} onTake={(lbf) => void keep(lbf, loadText(lbf, unit))} />
+      {trouble && <Notice tone="stop">{trouble}</Notice>}
+      <LastSaid test={test} valve={valve} />
+      <div className="flex flex-wrap gap-2">
+        <Button onClick={() => onMove(-1)} aria-label="The spring before">
+          ←
+        </Button>
+        <Button onClick={() => onMove(1)} aria-label="The spring after">
+          →
+        </Button>
+        <Button onClick={onSkip}>Skip (K)</Button>
+        <Button onClick={takeBack} disabled={valve.readings.length === 0}>
+          Take back (U)
+        </Button>
+        <span className="flex-1" />
+        <Button look="quiet" onClick={onEnd}>
+          End of test
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+/** What this spring, or the one just read, says: corrected, against its set and against last time. */
+function LastSaid({ test, valve }: { test: SpringTest; valve: TestValve }) {
+  const { unit } = useSettings();
+  const own = valve.readings.length > 0 ? valve : lastRead(test);
+  if (!own) return null;
+  const still = own.againstLast !== undefined && Math.abs(own.againstLast) < own.repeatability;
+  return (
+    <dl
+      className="flex flex-wrap gap-x-6 gap-y-1 border-t border-hair pt-2"
+      aria-label={`${own.position} says`}
+    >
+      <Said
+        name={`${own.position} read`}
+        value={own.readings.map((r) => loadText(r.loadLbf, unit)).join("  ")}
+      />
+      <Said name="corrected" value={`${loadText(own.correctedLbf, unit)} ${loadUnit(unit)}`} />
+      <Said name="loss" value={`${percentText(own.loss)} %`} />
+      <Said name="against its set" value={`${percentText(own.againstSet)} points`} />
+      <Said
+        name="against last time"
+        value={
+          own.againstLast === undefined
+            ? "first test"
+            : still
+              ? "no change"
+              : `${percentText(own.againstLast)} %`
+        }
+      />
+    </dl>
+  );
+}
+
+function lastRead(test: SpringTest): TestValve | undefined {
+  return [...test.valves].reverse().find((v) => v.readings.length > 0);
+}
+
+function Said({ name, value }: { name: string; value: string }) {
+  return (
+    <div>
+      <dt className="text-sm text-muted">{name}</dt>
+      <dd className="num text-2xl">{value}</dd>
+    </div>
+  );
+}

@@ -1,0 +1,47 @@
+import type { Schemas } from "../../api/client";
+import { MARKS, MarkIcon } from "../../plan/verdict";
+import { percentText } from "../../units/load";
+import { hoursLeftText } from "./springFaces";
+
+/** A verdict with its numbers and every reason behind it. */
+export function Reasons({ said }: { said: Schemas["SpringSaid"] }) {
+  return (
+    <div className="grid gap-2">
+      <dl className="flex flex-wrap gap-x-6 gap-y-1">
+        <Figure name="loss now" value={`${percentText(said.lossNow.mid)} %`} />
+        <Figure
+          name="after the next event"
+          value={`${percentText(said.lossAtNext.low)} to ${percentText(said.lossAtNext.high)} %`}
+        />
+        <Figure name="chance of being under a limit" value={chance(said.underAtNext)} />
+        <Figure name="hours left" value={hoursLeftText(said.hoursLeft)} />
+      </dl>
+      <ul className="grid gap-1">
+        {said.reasons.map((r) => (
+          <li key={r.kind} className="flex items-start gap-2">
+            <span className="mt-0.5 shrink-0">
+              <MarkIcon mark={r.asks} size={20} />
+            </span>
+            {r.words}
+          </li>
+        ))}
+      </ul>
+      {said.dueBefore && (
+        <p className="font-semibold">
+          {MARKS[said.verdict].word} before {said.dueBefore}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Figure({ name, value }: { name: string; value: string }) {
+  return (
+    <div>
+      <dt className="text-sm text-muted">{name}</dt>
+      <dd className="num text-2xl">{value}</dd>
+    </div>
+  );
+}
+
+const chance = (p: number) => (p < 0.01 ? "under 1 %" : p > 0.99 ? "over 99 %" : `${Math.round(100 * p)} %`);

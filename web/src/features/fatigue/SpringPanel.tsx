@@ -1,0 +1,127 @@
+import { useQuery } from "@tanstack/react-query";
+import type { Schemas } from "../../api/client";
+import { lashHistory, springLife } from "../../api/queries";
+import { kindOf } from "../../plan/geometry";
+import { MARKS, MarkIcon } from "../../plan/verdict";
+import { useSettings } from "../../shell/settings";
+import { Notice } from "../../ui/Notice";
+import { unitName } from "../../units/lash";
+import { heightText, heightUnit, loadText, loadUnit } from "../../units/load";
+import { LashChart } from "../lash/LashChart";
+import { LifeChart } from "./LifeChart";
+import { Reasons } from "./Reasons";
+import type { SpringAt } from "./springFaces";
+
+const WEIGHT = { KNOW: "know", ASK: "ask", STOP: "stop" } as const;
+
+interface SpringPanelProps {
+  engineId: string;
+  spring: SpringAt;
+}
+
+/** One spring: what Shim says and why, its life, how it stands in its pocket, and the lash above it. */
+export function SpringPanel({ engineId, spring }: SpringPanelProps) {
+  const life = useQuery(springLife(spring.springId)).data;
+  return (
+    <section className="scribed grid gap-3 rounded p-4" aria-label={`Spring at ${spring.position}`}>
+      <h2 className="flex flex-wrap items-center gap-3 text-xl">
+        <MarkIcon mark={spring.said.verdict} size={30} />
+        <span>
+          {spring.position}: {MARKS[spring.said.verdict].word}
+        </span>
+        <span className="text-base font-medium text-muted">
+          {spring.mark}, {spring.typeName}, <span className="num text-lg">{spring.hours.toFixed(1)}</span> h
+        </span>
+      </h2>
+      <Reasons said={spring.said} />
+      {life && <LifeChart life={life} height={250} />}
+      {life && <LashAbove engineId={engineId} spring={spring} life={life} />}
+      <InPocket spring={spring} />
+      {life && life.fittings.length > 0 && <Fittings life={life} />}
+    </section>
+  );
+}
+
+/** The lash of the same valve on the same axis of hours. */
+function LashAbove({ engineId, spring, life }: SpringPanelProps & { life: Schemas["SpringLife"] }) {
+  const { unit } = useSettings();
+  const lash = useQuery(lashHistory(engineId)).data;
+  const own = lash?.valves.find((v) => v.position === spring.position);
+  if (!lash || !own || own.points.every((p) => p.foundIn === undefined)) return null;
+  const offset = life.engineHoursOffset;
+  const end = (life.coming.at(-1)?.endHours ?? life.hoursNow) + offset;
+  return (
+    <div>
+      <h3 className="text-sm font-semibold text-muted">
+        Lash of {spring.position} in {unitName(unit)}, same hours
+      </h3>
+      <LashChart
+        points={own.points}
+        targets={lash.targets.filter((t) => t.kind === kindOf(spring.position))}
+        changes={lash.changes.filter((c) => c.valves.includes(spring.position))}
+        height={130}
+        hours={[offset, Math.max(end, offset + 1)]}
+        large
+      />
+    </div>
+  );
+}
+
+function InPocket({ spring }: { spring: SpringAt }) {
+  const { unit } = useSettings();
+  const { fit } = spring;
+  const weakest = spring.links[0];
+  return (
+    <div className="grid gap-2">
+      <h3 className="text-base">In its pocket</h3>
+      <p>
+        height <b className="num text-lg">{heightText(spring.heightIn ?? fit.heightIn, unit)}</b>{" "}
+        {heightUnit(unit)}
+        {spring.heightIn === undefined && " (not measured: the target)"}, new {loadText(fit.seatLbf, unit, 0)}{" "}
+        on the seat and {loadText(fit.openLbf, unit, 0)} {loadUnit(unit)} open
+        {fit.bindClearanceIn !== undefined && `, ${heightText(fit.bindClearanceIn, unit)} from bind`}
+        {fit.sealClearanceIn !== undefined && `, ${heightText(fit.sealClearanceIn, unit)} to the seal`}
+        {fit.pocketPlayIn !== undefined && `, ${heightText(fit.pocketPlayIn, unit)} play in the pocket`}
+      </p>
+      {weakest && (
+        <p className={weakest.used > 1 ? "font-semibold text-tight" : "text-muted"}>
+          Weakest link: {weakest.part.toLowerCase()} at {Math.round(100 * weakest.used)} % of its {weakest.of}
+        </p>
+      )}
+      {fit.remarks.map((r) => (
+        <Notice key={r.words} tone={WEIGHT[r.weight]}>
+          {r.words}
+        </Notice>
+      ))}
+      {spring.heightWays.length > 0 && (
+        <Notice tone="ask">
+          <p className="font-semibold">Height out of tolerance. Ways, the best first:</p>
+          <ol className="list-decimal pl-5">
+            {spring.heightWays.slice(0, 4).map((w) => (
+              <li key={w.words}>
+                {w.words}: <b className="num">{heightText(w.heightIn, unit)}</b>
+              </li>
+            ))}
+          </ol>
+        </Notice>
+      )}
+    </div>
+  );
+}
+
+function Fittings({ life }: { life: Schemas["SpringLife"] }) {
+  return (
+    <div>
+      <h3 className="text-base">Where it was</h3>
+      <ul>
+        {life.fittings.map((f) => (
+          <li key={f.engineName + f.valve + f.fromHours}>
+            {f.engineName} {f.valve}, engine hours {f.fromHours.toFixed(1)} to{" "}
+            {f.toHours === undefined ? "now" : f.toHours.toFixed(1)}
+            {f.why && ` (${f.why})`}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

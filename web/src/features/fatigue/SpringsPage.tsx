@@ -1,0 +1,217 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link, useParams } from "@tanstack/react-router";
+import { useState } from "react";
+import type { Schemas, Valve } from "../../api/client";
+import { engineSprings } from "../../api/queries";
+import { ValvePlan } from "../../plan/ValvePlan";
+import { MARKS, MarkIcon } from "../../plan/verdict";
+import { EngineFrame, Waiting } from "../../shell/EngineFrame";
+import { Problem } from "../../shell/Problem";
+import { useSettings } from "../../shell/settings";
+import { buttonClass } from "../../ui/Button";
+import { Choice } from "../../ui/Choice";
+import { Notice } from "../../ui/Notice";
+import { loadUnit, percentText } from "../../units/load";
+import { SetChart } from "./SetChart";
+import { SpringPanel } from "./SpringPanel";
+import { hoursLeftText, SHOWN, type SpringShown, springFaces, worstFirst } from "./springFaces";
+import { TesterChart } from "./TesterChart";
+
+/** The engine's springs: who is good to the end of the next event, and why. */
+export function SpringsPage() {
+  const { id } = useParams({ from: "/engines/$id/springs" });
+  return <EngineFrame id={id}>{(engine) => <Loaded engine={engine} />}</EngineFrame>;
+}
+
+function Loaded({ engine }: { engine: Schemas["EngineView"] }) {
+  const query = useQuery(engineSprings(engine.id));
+  if (query.error) return <Problem error={query.error} />;
+  if (!query.data) return <Waiting />;
+  return query.data.springs.length === 0 ? (
+    <NoSprings engineId={engine.id} />
+  ) : (
+    <SpringsView engine={engine} known={query.data} />
+  );
+}
+
+function NoSprings({ engineId }: { engineId: string }) {
+  return (
+    <div className="grid gap-3 p-4">
+      <Notice tone="know">
+        No spring is written down for this engine yet. Put its set in, and the first test can begin.
+      </Notice>
+      <p>
+        <Link to="/engines/$id/spring-setup" params={{ id: engineId }} className={buttonClass("now")}>
+          Put the set in
+        </Link>
+      </p>
+    </div>
+  );
+}
+
+interface SpringsViewProps {
+  engine: Schemas["EngineView"];
+  known: Schemas["EngineSprings"];
+}
+
+function SpringsView({ engine, known }: SpringsViewProps) {
+  const { unit } = useSettings();
+  const [shown, setShown] = useState<SpringShown>("load");
+  const [valve, setValve] = useState<Valve>();
+  const spring = known.springs.find((s) => s.position === valve);
+  return (
+    <div className="grid flex-1 gap-3 p-3 min-[1000px]:h-[calc(100dvh-94px)] min-[1000px]:flex-none min-[1000px]:grid-cols-[minmax(340px,420px)_1fr] min-[1000px]:grid-rows-[minmax(0,1fr)]">
+      <section className="scribed flex min-h-0 min-w-0 flex-col gap-2 rounded p-3" aria-label="Valve plan">
+        <Choice
+          label={`Shown at each valve; loads in ${loadUnit(unit)}, corrected, at reference height`}
+          value={shown}
+          onChange={setShown}
+          options={SHOWN}
+        />
+        <ValvePlan
+          layout={engine.layout}
+          faces={springFaces(known.springs, shown, unit)}
+          selected={valve}
+          onSelect={(v) => setValve(v === valve ? undefined : v)}
+          label={`Springs of ${engine.name}`}
+          className="max-h-[62vh] min-h-72 w-full flex-1 min-[1000px]:min-h-0"
+        />
+        <ul className="flex flex-wrap gap-x-4 gap-y-1 text-sm text-muted">
+          {(["RUN", "WATCH", "CHANGE"] as const).map((m) => (
+            <li key={m} className="flex items-center gap-1.5">
+              <MarkIcon mark={m} size={18} /> {MARKS[m].word}
+            </li>
+          ))}
+        </ul>
+      </section>
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: the panel scrolls, and the keyboard must reach it */}
+      <div className="flex min-h-0 min-w-0 flex-col gap-3 min-[1000px]:overflow-y-auto" tabIndex={0}>
+        <Headline engineId={engine.id} known={known} onValve={setValve} />
+        {spring ? (
+          <SpringPanel engineId={engine.id} spring={spring} />
+        ) : (
+          <>
+            <section className="scribed rounded p-4" aria-label="The set over its hours">
+              <h2 className="mb-1 text-lg">The set over its hours, loss in %</h2>
+              <SetChart known={known} onValve={setValve} />
+            </section>
+            <TesterPart tests={known.tests} />
+            <WorstList known={known} onValve={setValve} />
+          </>
+        )}
+      </div>
+    </div>
+  );
+}
+
+interface PartProps {
+  known: Schemas["EngineSprings"];
+  onValve: (v: Valve | undefined) => void;
+}
+
+function Headline({ engineId, known, onValve }: PartProps & { engineId: string }) {
+  const next = known.coming[0];
+  const change = known.springs.filter((s) => s.said.verdict === "CHANGE");
+  const watch = known.springs.filter((s) => s.said.verdict === "WATCH");
+  const untested = known.springs.every((s) => s.said.tests === 0);
+  return (
+    <section className="scribed grid gap-3 rounded p-4" aria-label="What to do">
+      <div className="flex flex-wrap items-center gap-4">
+        <div className="min-w-60 flex-1">
+          <p className="text-xl font-semibold">
+            {untested
+              ? "No test yet: test the springs"
+              : change.length > 0
+                ? "Change before the next event:"
+                : watch.length > 0
+                  ? "All may run; watch:"
+                  : "All springs are good to the end of the next event"}{" "}
+            {!untested &&
+              [...change, ...(change.length === 0 ? watch : [])].map((s) => (
+                <button
+                  key={s.position}
+                  type="button"
+                  onClick={() => onValve(s.position)}
+                  className="mx-0.5 min-h-11 min-w-11 rounded border border-hair bg-raised px-2 underline"
+                >
+                  {s.position}
+                </button>
+              ))}
+          </p>
+          <p className="text-muted">
+            {next.name}
+            {next.date && `, ${next.date}`}, {next.plannedHours} h: from{" "}
+            <span className="num text-lg">{known.engineHours.toFixed(1)}</span> to{" "}
+            <span className="num text-lg">{next.endHours.toFixed(1)}</span> engine hours
+          </p>
+        </div>
+        <div className="flex flex-wrap gap-2">
+          {known.openTest ? (
+            <Link to="/tests/$id" params={{ id: known.openTest }} className={buttonClass("now")}>
+              Go on with the test
+            </Link>
+          ) : (
+            <Link to="/engines/$id/test" params={{ id: engineId }} className={buttonClass("now")}>
+              Test springs
+            </Link>
+          )}
+          <Link to="/engines/$id/spring-setup" params={{ id: engineId }} className={buttonClass()}>
+            Parts and limits
+          </Link>
+          <Link to="/engines/$id/spring-sheet" params={{ id: engineId }} className={buttonClass("quiet")}>
+            Print
+          </Link>
+        </div>
+      </div>
+      {known.advice.length > 0 && (
+        <details>
+          <summary className="min-h-11 content-center font-semibold">{known.advice[0]}</summary>
+          {known.advice.slice(1).map((a) => (
+            <p key={a} className="text-muted">
+              {a}
+            </p>
+          ))}
+        </details>
+      )}
+    </section>
+  );
+}
+
+function TesterPart({ tests }: { tests: Schemas["TesterLine"][] }) {
+  const warned = tests.at(-1)?.warning;
+  return (
+    <section className="scribed rounded p-4" aria-label="The tester, test by test">
+      <h2 className="text-lg">The tester, test by test</h2>
+      <p className="mb-1 text-sm text-muted">
+        Percent it read high. Square: the check spring. Bar: all springs together, at engine hours.
+      </p>
+      {warned && <Notice tone="care">{warned}</Notice>}
+      <TesterChart tests={tests} />
+    </section>
+  );
+}
+
+function WorstList({ known, onValve }: PartProps) {
+  return (
+    <section className="scribed rounded p-4" aria-label="Springs, worst first">
+      <h2 className="mb-1 text-lg">Worst first</h2>
+      <ul>
+        {worstFirst(known.springs).map((s) => (
+          <li key={s.position}>
+            <button
+              type="button"
+              onClick={() => onValve(s.position)}
+              className="grid min-h-11 w-full grid-cols-[28px_3rem_6rem_9rem_1fr] items-center gap-2 border-t border-hair text-left hover:bg-raised"
+            >
+              <MarkIcon mark={s.said.verdict} size={22} />
+              <strong>{s.position}</strong>
+              <span className="num text-lg">{percentText(s.said.lossNow.mid)} %</span>
+              <span className="num text-lg">{hoursLeftText(s.said.hoursLeft)} left</span>
+              <span className="truncate text-muted">{s.mark}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,29 @@
+import { useQuery } from "@tanstack/react-query";
+import { useParams } from "@tanstack/react-router";
+import { engineSprings } from "../../api/queries";
+import { EngineFrame, Waiting } from "../../shell/EngineFrame";
+import { Problem } from "../../shell/Problem";
+import { FittingPart } from "./FittingPart";
+import { NewSetPart } from "./NewSetPart";
+import { RulesPart } from "./RulesPart";
+
+/** Types, sets, fittings and limits of an engine's springs. */
+export function SpringSetupPage() {
+  const { id } = useParams({ from: "/engines/$id/spring-setup" });
+  const query = useQuery(engineSprings(id));
+  return (
+    <EngineFrame id={id}>
+      {() => {
+        if (query.error) return <Problem error={query.error} />;
+        if (!query.data) return <Waiting />;
+        return (
+          <div className="grid content-start items-start gap-3 p-3 min-[1000px]:grid-cols-2">
+            {query.data.empty.length > 0 && <NewSetPart engineId={id} known={query.data} />}
+            {query.data.springs.length > 0 && <FittingPart engineId={id} known={query.data} />}
+            <RulesPart engineId={id} rules={query.data.rules} />
+          </div>
+        );
+      }}
+    </EngineFrame>
+  );
+}
