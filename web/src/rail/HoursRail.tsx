@@ -8,6 +8,8 @@ export interface RailData {
 }
 
 interface HoursRailProps extends RailData {
+  /** Spring tests, marks below the axis. */
+  tests?: { testId: string; engineHours: number }[];
   /** Hour the plan is looked at; null for now. */
   hour: number | null;
   onHour: (h: number | null) => void;
@@ -52,7 +54,7 @@ function shortened(name: string, room: number): string {
 }
 
 /** One axis of engine hours: the past to the left, the planned events to the right. */
-export function HoursRail({ rounds, events, changes, hour, onHour }: HoursRailProps) {
+export function HoursRail({ rounds, events, changes, tests = [], hour, onHour }: HoursRailProps) {
   const [box, width] = useWidth<HTMLElement>(1240);
   const now = hoursNow({ rounds, events });
   const all = spans(events, now);
@@ -105,6 +107,15 @@ export function HoursRail({ rounds, events, changes, hour, onHour }: HoursRailPr
             <title>{`${c.part.toLowerCase()} changed at ${c.valves.join(" ")}`}</title>
           </path>
         ))}
+        {tests.map((t) => (
+          <TestMark
+            key={t.testId}
+            hours={t.engineHours}
+            x={x(t.engineHours)}
+            picked={hour === t.engineHours}
+            onHour={onHour}
+          />
+        ))}
         {rounds.map((r) => (
           <RoundMark
             key={r.id}
@@ -116,7 +127,7 @@ export function HoursRail({ rounds, events, changes, hour, onHour }: HoursRailPr
         ))}
         <g>
           <line x1={x(now)} x2={x(now)} y1={4} y2={66} stroke="var(--accent)" strokeWidth={2} />
-          <text x={x(now) + 5} y={66} fontSize={13} fontWeight={700} fill="var(--accent)">
+          <text x={x(now) + 16} y={66} fontSize={13} fontWeight={700} fill="var(--accent)">
             now {now.toFixed(1)} h
           </text>
         </g>
@@ -183,6 +194,37 @@ function RoundMark({ round, x, picked, onHour }: RoundMarkProps) {
         fill={picked ? "var(--accent)" : hot ? "var(--line)" : "var(--plate)"}
         stroke={picked ? "var(--accent)" : "var(--line)"}
         strokeWidth={2}
+      />
+    </g>
+  );
+}
+
+interface TestMarkProps {
+  hours: number;
+  x: number;
+  picked: boolean;
+  onHour: (h: number) => void;
+}
+
+/** A spring test: two coils below the axis. */
+function TestMark({ hours, x, picked, onHour }: TestMarkProps) {
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: a button element cannot stand inside an SVG
+    <g
+      transform={`translate(${x} 65)`}
+      role="button"
+      tabIndex={0}
+      aria-label={`Spring test at ${hours} h`}
+      aria-pressed={picked}
+      onClick={() => onHour(hours)}
+      onKeyDown={(e) => e.key === "Enter" && onHour(hours)}
+      style={{ cursor: "pointer" }}
+    >
+      <rect x={-14} y={-12} width={28} height={30} fill="transparent" />
+      <path
+        d="M-5 3 L5 1 M-5 -1 L5 -3"
+        stroke={picked ? "var(--accent)" : "var(--line)"}
+        strokeWidth={picked ? 3.4 : 2.2}
       />
     </g>
   );

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import type { Schemas, Valve } from "../../api/client";
-import { events, lashHistory, rounds } from "../../api/queries";
+import { engineSprings, events, lashHistory, rounds } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { MARKS, MarkIcon } from "../../plan/verdict";
 import { HoursRail } from "../../rail/HoursRail";
@@ -10,6 +10,7 @@ import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { useSettings } from "../../shell/settings";
 import { Choice } from "../../ui/Choice";
 import { unitName } from "../../units/lash";
+import { SpringsLine } from "../fatigue/SpringsLine";
 import { NextStep } from "../home/HomePage";
 import { readiness } from "../home/readiness";
 import { facesAt, type Shown } from "../lash/faces";
@@ -32,6 +33,7 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
   const r = useQuery(rounds(engine.id));
   const e = useQuery(events(engine.id));
   const l = useQuery(lashHistory(engine.id));
+  const s = useQuery(engineSprings(engine.id)).data;
   if (!r.data || !e.data || !l.data) return <Waiting />;
   const ready = readiness(r.data, e.data);
   return (
@@ -69,6 +71,7 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
               </p>
             </div>
             <NextStep engineId={engine.id} ready={ready} />
+            {s && <SpringsLine engineId={engine.id} known={s} />}
           </section>
           {valve ? <ValveLife lash={l.data} valve={valve} /> : <TargetsNow lash={l.data} />}
           <div className="grid gap-3 min-[1180px]:grid-cols-2">
@@ -79,7 +82,14 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
           <ChangePart engine={engine} rounds={r.data} events={e.data} changes={l.data.changes} />
         </div>
       </div>
-      <HoursRail rounds={r.data} events={e.data} changes={l.data.changes} hour={hour} onHour={setHour} />
+      <HoursRail
+        rounds={r.data}
+        events={e.data}
+        changes={l.data.changes}
+        tests={s?.tests}
+        hour={hour}
+        onHour={setHour}
+      />
     </div>
   );
 }

@@ -131,7 +131,7 @@ export function LoadPanel({ test, valve, again, work, onKept, onMove, onSkip, on
         </label>
         {narrow && (
           <Keypad
-            hydraulic
+            of="load"
             onKey={(k) => setText((t) => (k === "⌫" ? t.slice(0, -1) : t + k))}
             onEnter={enter}
           />

@@ -2,9 +2,10 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import type { Schemas, Valve } from "../../api/client";
-import { engineSprings } from "../../api/queries";
+import { engineSprings, events, lashHistory, rounds } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { MARKS, MarkIcon } from "../../plan/verdict";
+import { HoursRail } from "../../rail/HoursRail";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
@@ -14,7 +15,7 @@ import { Notice } from "../../ui/Notice";
 import { loadUnit, percentText } from "../../units/load";
 import { SetChart } from "./SetChart";
 import { SpringPanel } from "./SpringPanel";
-import { hoursLeftText, SHOWN, type SpringShown, springFaces, worstFirst } from "./springFaces";
+import { hoursLeftText, lossFacesAt, SHOWN, type SpringShown, springFaces, worstFirst } from "./springFaces";
 import { TesterChart } from "./TesterChart";
 
 /** The engine's springs: who is good to the end of the next event, and why. */
@@ -58,48 +59,72 @@ function SpringsView({ engine, known }: SpringsViewProps) {
   const { unit } = useSettings();
   const [shown, setShown] = useState<SpringShown>("load");
   const [valve, setValve] = useState<Valve>();
+  const [hour, setHour] = useState<number | null>(null);
+  const r = useQuery(rounds(engine.id)).data;
+  const e = useQuery(events(engine.id)).data;
+  const l = useQuery(lashHistory(engine.id)).data;
   const spring = known.springs.find((s) => s.position === valve);
   return (
-    <div className="grid flex-1 gap-3 p-3 min-[1000px]:h-[calc(100dvh-94px)] min-[1000px]:flex-none min-[1000px]:grid-cols-[minmax(340px,420px)_1fr] min-[1000px]:grid-rows-[minmax(0,1fr)]">
-      <section className="scribed flex min-h-0 min-w-0 flex-col gap-2 rounded p-3" aria-label="Valve plan">
-        <Choice
-          label={`Shown at each valve; loads in ${loadUnit(unit)}, corrected, at reference height`}
-          value={shown}
-          onChange={setShown}
-          options={SHOWN}
-        />
-        <ValvePlan
-          layout={engine.layout}
-          faces={springFaces(known.springs, shown, unit)}
-          selected={valve}
-          onSelect={(v) => setValve(v === valve ? undefined : v)}
-          label={`Springs of ${engine.name}`}
-          className="max-h-[62vh] min-h-72 w-full flex-1 min-[1000px]:min-h-0"
-        />
-        <ul className="flex flex-wrap gap-x-4 gap-y-1 text-sm text-muted">
-          {(["RUN", "WATCH", "CHANGE"] as const).map((m) => (
-            <li key={m} className="flex items-center gap-1.5">
-              <MarkIcon mark={m} size={18} /> {MARKS[m].word}
-            </li>
-          ))}
-        </ul>
-      </section>
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: the panel scrolls, and the keyboard must reach it */}
-      <div className="flex min-h-0 min-w-0 flex-col gap-3 min-[1000px]:overflow-y-auto" tabIndex={0}>
-        <Headline engineId={engine.id} known={known} onValve={setValve} />
-        {spring ? (
-          <SpringPanel engineId={engine.id} spring={spring} />
-        ) : (
-          <>
-            <section className="scribed rounded p-4" aria-label="The set over its hours">
-              <h2 className="mb-1 text-lg">The set over its hours, loss in %</h2>
-              <SetChart known={known} onValve={setValve} />
-            </section>
-            <TesterPart tests={known.tests} />
-            <WorstList known={known} onValve={setValve} />
-          </>
-        )}
+    <div className="flex flex-1 flex-col min-[1000px]:h-[calc(100dvh-94px)] min-[1000px]:flex-none">
+      <div className="grid min-h-0 flex-1 gap-3 p-3 min-[1000px]:grid-cols-[minmax(340px,420px)_1fr] min-[1000px]:grid-rows-[minmax(0,1fr)]">
+        <section className="scribed flex min-h-0 min-w-0 flex-col gap-2 rounded p-3" aria-label="Valve plan">
+          <Choice
+            label={
+              hour === null
+                ? `Shown at each valve; loads in ${loadUnit(unit)}, corrected, at reference height`
+                : `Loss in % as it was at ${hour} h`
+            }
+            value={shown}
+            onChange={setShown}
+            options={SHOWN}
+          />
+          <ValvePlan
+            layout={engine.layout}
+            faces={
+              hour === null
+                ? springFaces(known.springs, shown, unit)
+                : lossFacesAt(known.springs, hour, known.engineHours)
+            }
+            selected={valve}
+            onSelect={(v) => setValve(v === valve ? undefined : v)}
+            label={`Springs of ${engine.name}`}
+            className="max-h-[62vh] min-h-72 w-full flex-1 min-[1000px]:min-h-0"
+          />
+          <ul className="flex flex-wrap gap-x-4 gap-y-1 text-sm text-muted">
+            {(["RUN", "WATCH", "CHANGE"] as const).map((m) => (
+              <li key={m} className="flex items-center gap-1.5">
+                <MarkIcon mark={m} size={18} /> {MARKS[m].word}
+              </li>
+            ))}
+          </ul>
+        </section>
+        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: the panel scrolls, and the keyboard must reach it */}
+        <div className="flex min-h-0 min-w-0 flex-col gap-3 min-[1000px]:overflow-y-auto" tabIndex={0}>
+          <Headline engineId={engine.id} known={known} onValve={setValve} />
+          {spring ? (
+            <SpringPanel engineId={engine.id} spring={spring} />
+          ) : (
+            <>
+              <section className="scribed rounded p-4" aria-label="The set over its hours">
+                <h2 className="mb-1 text-lg">The set over its hours, loss in %</h2>
+                <SetChart known={known} onValve={setValve} />
+              </section>
+              <TesterPart tests={known.tests} />
+              <WorstList known={known} onValve={setValve} />
+            </>
+          )}
+        </div>
       </div>
+      {r && e && l && (
+        <HoursRail
+          rounds={r}
+          events={e}
+          changes={l.changes}
+          tests={known.tests}
+          hour={hour}
+          onHour={setHour}
+        />
+      )}
     </div>
   );
 }

@@ -60,7 +60,7 @@ function Testing({ test, work }: TestingProps) {
               selected={step === "READ" || step === "AGAIN" ? valve?.position : undefined}
               onSelect={select}
               label="Springs of this test"
-              className="h-40 w-full min-[1000px]:h-[calc(100dvh-10.5rem)]"
+              className="h-52 w-full min-[1000px]:h-[calc(100dvh-10.5rem)]"
             />
           )}
         </section>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { hoursLeftText, type SpringAt, springFaces, worstFirst } from "./springFaces";
+import { hoursLeftText, lossFacesAt, type SpringAt, springFaces, worstFirst } from "./springFaces";
 
 const at = (position: string, verdict: "RUN" | "WATCH" | "CHANGE", under: number, loss: number) =>
   ({
@@ -7,6 +7,10 @@ const at = (position: string, verdict: "RUN" | "WATCH" | "CHANGE", under: number
     hours: 10.1,
     heightIn: 1.95,
     lastLbf: 201.24,
+    losses: [
+      { hours: 2, loss: 0.01 },
+      { hours: 8, loss: 0.05 },
+    ],
     fit: { bindClearanceIn: 0.082 },
     said: {
       verdict,
@@ -28,6 +32,13 @@ describe("springs on the plan", () => {
     expect(springFaces(springs, "height", "mm")["1I"].text).toBe("49.53");
     expect(springFaces(springs, "hours", "mm")["1I"].text).toBe("10.1");
     expect(springFaces(springs, "next", "mm")["3E"].text).toBe("9.9");
+  });
+  it("goes back to the loss as it was at an hour", () => {
+    expect(lossFacesAt(springs, 7, 10.1)["1I"].text).toBe("1.0");
+    expect(lossFacesAt(springs, 8, 10.1)["1I"].text).toBe("5.0");
+    expect(lossFacesAt(springs, 1, 10.1)["1I"].text).toBe("–");
+    // Put in at 5 engine hours: eight of its own are thirteen of the engine's.
+    expect(lossFacesAt(springs, 12, 15.1)["1I"].text).toBe("1.0");
   });
   it("words the hours left", () => {
     expect(hoursLeftText({ low: 0.19, mid: 0.6, high: 1.41 })).toBe("0.2 to 1.4 h");

@@ -46,6 +46,17 @@ export function springFaces(
   );
 }
 
+/** Loss of each spring as its last test at or before an engine hour showed it. */
+export function lossFacesAt(springs: SpringAt[], hour: number, nowHours: number): Record<Valve, ValveFace> {
+  return Object.fromEntries(
+    springs.map((s) => {
+      const own = hour - (nowHours - s.hours);
+      const seen = s.losses.filter((l) => l.hours <= own + 1e-6).at(-1);
+      return [s.position, { text: percentText(seen?.loss) }];
+    }),
+  );
+}
+
 const WEIGHT = { CHANGE: 2, WATCH: 1, RUN: 0 } as const;
 
 /** Worst first: by verdict, then by the chance of being under a limit, then by loss. */

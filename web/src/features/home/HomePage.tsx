@@ -2,12 +2,13 @@ import { useQueries, useQuery } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import { Plus } from "lucide-react";
 import type { Schemas } from "../../api/client";
-import { engines, events, lashHistory, rounds } from "../../api/queries";
+import { engineSprings, engines, events, lashHistory, rounds } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { hoursNow } from "../../rail/HoursRail";
 import { Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { buttonClass } from "../../ui/Button";
+import { SpringsLine } from "../fatigue/SpringsLine";
 import { facesAt } from "../lash/faces";
 import { type Readiness, readiness } from "./readiness";
 
@@ -52,6 +53,7 @@ function FirstEngine() {
 
 function EngineCard({ engine }: { engine: Schemas["EngineView"] }) {
   const [r, e, l] = useQueries({ queries: [rounds(engine.id), events(engine.id), lashHistory(engine.id)] });
+  const springs = useQuery(engineSprings(engine.id)).data;
   const ready = r.data && e.data ? readiness(r.data, e.data) : undefined;
   return (
     <article className="scribed grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)] gap-3 rounded p-4">
@@ -70,6 +72,7 @@ function EngineCard({ engine }: { engine: Schemas["EngineView"] }) {
           </p>
         )}
         {ready && <Next ready={ready} />}
+        {springs && <SpringsLine engineId={engine.id} known={springs} />}
         <span className="flex-1" />
         {ready && <NextStep engineId={engine.id} ready={ready} />}
       </div>

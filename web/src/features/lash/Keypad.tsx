@@ -1,14 +1,21 @@
 interface KeypadProps {
   onKey: (key: string) => void;
   onEnter: () => void;
-  hydraulic: boolean;
+  /** What is entered: a gap with its leaf's feel, turns, or a load. */
+  of: "gap" | "turns" | "load";
 }
 
-const ROWS = [
+const GAP = [
   ["7", "8", "9", "-"],
   ["4", "5", "6", "*"],
   ["1", "2", "3", "+"],
   ["0", ".", "/", "⌫"],
+];
+const LOAD = [
+  ["7", "8", "9"],
+  ["4", "5", "6"],
+  ["1", "2", "3"],
+  ["0", ".", "⌫"],
 ];
 const WORDS: Record<string, string> = {
   "-": "snug",
@@ -19,15 +26,15 @@ const WORDS: Record<string, string> = {
 };
 
 /** Digits for a gloved thumb. */
-export function Keypad({ onKey, onEnter, hydraulic }: KeypadProps) {
+export function Keypad({ onKey, onEnter, of }: KeypadProps) {
   return (
-    <fieldset className="grid grid-cols-4 gap-1.5" aria-label="Keypad">
-      {ROWS.flat().map((k) => (
+    <fieldset className={`grid gap-1.5 ${of === "load" ? "grid-cols-3" : "grid-cols-4"}`} aria-label="Keypad">
+      {(of === "load" ? LOAD : GAP).flat().map((k) => (
         <button
           key={k}
           type="button"
           aria-label={WORDS[k] ?? k}
-          disabled={hydraulic && "-*+".includes(k)}
+          disabled={of === "turns" && "-*+".includes(k)}
           onClick={() => onKey(k)}
           className="num flex min-h-13 flex-col items-center justify-center rounded border border-hair bg-raised text-3xl active:bg-line active:text-ground"
         >
@@ -40,7 +47,7 @@ export function Keypad({ onKey, onEnter, hydraulic }: KeypadProps) {
       <button
         type="button"
         onClick={onEnter}
-        className="col-span-4 min-h-14 rounded bg-accent text-2xl font-bold text-on-accent"
+        className="col-span-full min-h-14 rounded bg-accent text-2xl font-bold text-on-accent"
       >
         Enter ⏎
       </button>

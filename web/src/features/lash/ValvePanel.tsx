@@ -206,7 +206,7 @@ export function ValvePanel(props: ValvePanelProps) {
             <Keypad
               onKey={(k) => type(k === "⌫" ? text.slice(0, -1) : text + k)}
               onEnter={enter}
-              hydraulic={round.hydraulic}
+              of={round.hydraulic ? "turns" : "gap"}
             />
           )}
         </div>

@@ -7,6 +7,7 @@ import { Button } from "../../ui/Button";
 import { Check, Field, Select } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { heightText, heightUnit, readHeight, readNumber } from "../../units/load";
+import { worstFirst } from "../fatigue/springFaces";
 
 interface FittingPartProps {
   engineId: string;
@@ -18,7 +19,7 @@ export function FittingPart({ engineId, known }: FittingPartProps) {
   const { unit, hand, setHand } = useSettings();
   const queries = useQueryClient();
   const stock = useQuery(springStock()).data ?? [];
-  const [valve, setValve] = useState(known.springs[0]?.position ?? "");
+  const [valve, setValve] = useState(worstFirst(known.springs)[0]?.position ?? "");
   const here = known.springs.find((s) => s.position === valve);
   const [hours, setHours] = useState(String(Math.round(known.engineHours * 100) / 100));
   const [height, setHeight] = useState<string>();
