@@ -188,7 +188,7 @@ function RoundMark({ round, x, picked, onHour }: RoundMarkProps) {
       onKeyDown={(e) => e.key === "Enter" && onHour(round.engineHours)}
       style={{ cursor: "pointer" }}
     >
-      <rect x={-14} y={-24} width={28} height={44} fill="transparent" />
+      <rect x={-14} y={-26} width={28} height={33} fill="transparent" />
       <path
         d="M0 -8 L7 0 L0 8 L-7 0 Z"
         fill={picked ? "var(--accent)" : hot ? "var(--line)" : "var(--plate)"}
@@ -220,7 +220,7 @@ function TestMark({ hours, x, picked, onHour }: TestMarkProps) {
       onKeyDown={(e) => e.key === "Enter" && onHour(hours)}
       style={{ cursor: "pointer" }}
     >
-      <rect x={-14} y={-12} width={28} height={30} fill="transparent" />
+      <rect x={-14} y={-8} width={28} height={25} fill="transparent" />
       <path
         d="M-5 3 L5 1 M-5 -1 L5 -3"
         stroke={picked ? "var(--accent)" : "var(--line)"}

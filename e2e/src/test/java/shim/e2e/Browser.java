@@ -216,6 +216,36 @@ final class Browser implements AutoCloseable {
     return driver.findElement(By.cssSelector("section[aria-label^='Valve '] h2")).getText();
   }
 
+  /** The spring that a test asks for now; empty on other steps. */
+  String valveBeingRead() {
+    return driver.findElements(By.cssSelector("[data-valve-now]")).stream()
+        .findFirst()
+        .map(WebElement::getText)
+        .orElse("");
+  }
+
+  /** Puts a file into a box for files. */
+  Browser upload(String label, Path file) {
+    By box = By.xpath("//label[contains(., \"" + label + "\")]//input[@type='file']");
+    await(
+        () -> {
+          driver.findElement(box).sendKeys(file.toAbsolutePath().toString());
+          return true;
+        });
+    return this;
+  }
+
+  /** Goes back with Shift and Tab until the named box has the focus. */
+  Browser tabBackTo(String name) {
+    for (int i = 0; i < 160; i++) {
+      if (focusedName().strip().startsWith(name)) {
+        return this;
+      }
+      keys(Keys.chord(Keys.SHIFT, Keys.TAB));
+    }
+    throw new AssertionError("Tab never came back to \"" + name + "\"");
+  }
+
   /** Wraps axe: its serious and critical findings, in words. */
   Set<String> axe() {
     List<Rule> found = new AxeBuilder().analyze(driver).getViolations();

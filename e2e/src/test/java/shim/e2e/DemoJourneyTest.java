@@ -137,7 +137,19 @@ class DemoJourneyTest {
         shim.get("/api/engines/" + six + "/rounds")
             .replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
     List<String> views = new ArrayList<>(List.of("/", "/engines/new"));
-    for (String view : List.of("", "/lash", "/crank", "/sheet", "/setup", "/start")) {
+    for (String view :
+        List.of(
+            "",
+            "/lash",
+            "/crank",
+            "/sheet",
+            "/setup",
+            "/start",
+            "/springs",
+            "/test",
+            "/spring-setup",
+            "/spring-sheet",
+            "/files")) {
       views.add("/engines/" + v8 + view);
     }
     views.addAll(
@@ -145,8 +157,29 @@ class DemoJourneyTest {
             "/rounds/" + open,
             "/rounds/" + open + "/bar",
             "/rounds/" + round + "/end",
-            "/rounds/" + round + "/sheet"));
+            "/rounds/" + round + "/sheet",
+            "/tests/" + springTest(v8)));
     return views;
+  }
+
+  /** A test with the check spring and two springs read, standing at the third. */
+  private static String springTest(String engine) {
+    String id = "11111111-1111-4111-8111-111111111111";
+    shim.put(
+        "/api/spring-tests/" + id,
+        """
+        {"engineId":"%s","engineHours":10.1,"place":"HEAD","state":"COLD","order":"FIRING",
+         "tester":"lever tester","repeats":1,"hand":"KV"}"""
+            .formatted(engine));
+    shim.put(
+        "/api/spring-tests/" + id + "/checks/11111111-1111-4111-8111-111111111112",
+        """
+        {"name":"check spring 1","knownLbf":215,"loadLbf":212,"side":"START","hand":"KV"}""");
+    shim.put(
+        "/api/spring-tests/" + id + "/readings/11111111-1111-4111-8111-111111111113",
+        """
+        {"valve":"1I","heightIn":1.95,"loadLbf":210,"member":"WHOLE","again":false,"hand":"KV"}""");
+    return id;
   }
 
   @Test
@@ -156,7 +189,10 @@ class DemoJourneyTest {
       for (String theme : List.of("dark", "light")) {
         browser.size(1280, 800);
         look(view, theme, wrong);
-        if (view.startsWith("/rounds") || view.endsWith("/start")) {
+        if (view.startsWith("/rounds")
+            || view.startsWith("/tests")
+            || view.endsWith("/start")
+            || view.endsWith("/test")) {
           browser.size(800, 1280);
           look(view, theme, wrong);
         }
@@ -193,12 +229,18 @@ class DemoJourneyTest {
             "lash-sheet",
             "set-up",
             "start",
+            "springs",
+            "spring-test-start",
+            "spring-parts",
+            "spring-sheet",
+            "files",
             "round",
             "bar",
             "round-end",
-            "filled-sheet");
+            "filled-sheet",
+            "spring-test");
     for (int i = 0; i < views.size(); i++) {
-      boolean upright = names.get(i).equals("round") || names.get(i).equals("bar");
+      boolean upright = List.of("round", "bar", "spring-test").contains(names.get(i));
       browser.size(upright ? 800 : 1280, upright ? 1280 : 800);
       browser.open(shim.url(views.get(i)));
       browser.theme(i % 2 == 0 ? "dark" : "light");

@@ -127,6 +127,23 @@ final class RunningShim implements AutoCloseable {
     }
   }
 
+  String put(String path, String json) {
+    try {
+      HttpRequest request =
+          HttpRequest.newBuilder(URI.create(url(path)))
+              .timeout(Duration.ofSeconds(20))
+              .header("Content-Type", "application/json")
+              .PUT(HttpRequest.BodyPublishers.ofString(json))
+              .build();
+      return HTTP.send(request, HttpResponse.BodyHandlers.ofString()).body();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
   Path data() {
     return data;
   }
