@@ -31,6 +31,11 @@ public final class Ratios {
     if (has(results, "springs16tests60")) {
       springs(results);
     }
+    if (has(results, "millionRowsTallied")) {
+      double ours = of(results, "millionRowsTallied");
+      double bare = of(results, "millionRowsReadBare");
+      say("a million logger rows: %.0f ms, %.2f times the bare CSV library", ours, ours / bare);
+    }
   }
 
   private static void settingOrder(Collection<RunResult> results) {

@@ -249,5 +249,9 @@ class DemoJourneyTest {
       browser.picture(folder.resolve(names.get(i) + ".png"));
     }
     browser.size(1280, 800);
+    browser.open(shim.url("/engines/" + engine("Hill V8") + "/springs"));
+    browser.press("3E, ").sees("In its pocket");
+    browser.picture(folder.resolve("spring-life.png"));
+    browser.size(1280, 800);
   }
 }

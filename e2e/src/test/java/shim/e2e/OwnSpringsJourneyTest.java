@@ -48,6 +48,7 @@ class OwnSpringsJourneyTest {
         () -> browser.script("return document.body.innerHTML").toString().contains("S-1<"));
     browser.choose("Spring that goes in", "S-1");
     browser.fill("Your initials", "KV").press("Exchange").keys(Keys.NULL);
-    browser.open(engine + "/springs").sees("one test so far").sees("S-1");
+    browser.open(engine + "/springs").sees("S-1");
+    browser.press("8I, ").sees("one test so far: the set's usual rate is assumed");
   }
 }

@@ -33,10 +33,20 @@ public record Repeats(double mean, double noise, double squares, int free, boole
    */
   public static Repeats of(List<Double> ln, double reading, double foretold) {
     int n = ln.size();
-    double plain = ln.stream().mapToDouble(v -> v).average().orElseThrow();
-    double range = max(ln) - min(ln);
-    if (n == 1 || range <= RANGE[Math.min(n, RANGE.length - 1)] * reading) {
-      double squares = ln.stream().mapToDouble(v -> (v - plain) * (v - plain)).sum();
+    double sum = 0;
+    double low = Double.POSITIVE_INFINITY;
+    double high = Double.NEGATIVE_INFINITY;
+    for (double v : ln) {
+      sum += v;
+      low = Math.min(low, v);
+      high = Math.max(high, v);
+    }
+    double plain = sum / n;
+    if (n == 1 || high - low <= RANGE[Math.min(n, RANGE.length - 1)] * reading) {
+      double squares = 0;
+      for (double v : ln) {
+        squares += (v - plain) * (v - plain);
+      }
       return new Repeats(plain, 1.0 / n, squares, n - 1, true);
     }
     double from = Double.isNaN(foretold) ? Robust.median(ln).orElseThrow() : foretold;
@@ -58,13 +68,5 @@ public record Repeats(double mean, double noise, double squares, int free, boole
       centre = sum / DoubleStream.of(weight).sum();
     }
     return new Repeats(centre, 1 / DoubleStream.of(weight).sum(), 0, 0, false);
-  }
-
-  private static double max(List<Double> v) {
-    return v.stream().mapToDouble(d -> d).max().orElseThrow();
-  }
-
-  private static double min(List<Double> v) {
-    return v.stream().mapToDouble(d -> d).min().orElseThrow();
   }
 }

@@ -1,7 +1,10 @@
 package shim.core.fatigue;
 
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -71,26 +74,22 @@ public record SetHistory(List<Member> springs, List<Test> tests) {
         }
       }
     }
-    requireOrder(springs, tests);
+    requireOrder(tests);
   }
 
-  private static void requireOrder(List<Member> springs, List<Test> tests) {
-    for (Member m : springs) {
-      double last = 0;
-      for (Test t : tests) {
-        for (Read r : t.reads()) {
-          if (r.spring().equals(m.id())) {
-            if (r.hours() < last) {
-              throw new IllegalArgumentException(
-                  String.format(
-                      java.util.Locale.ROOT,
-                      "spring %s has %.2f h in a test after one at %.2f h: tests in order of time",
-                      m.id(),
-                      r.hours(),
-                      last));
-            }
-            last = r.hours();
-          }
+  private static void requireOrder(List<Test> tests) {
+    Map<String, Double> last = new HashMap<>();
+    for (Test t : tests) {
+      for (Read r : t.reads()) {
+        Double before = last.put(r.spring(), r.hours());
+        if (before != null && r.hours() < before) {
+          throw new IllegalArgumentException(
+              String.format(
+                  Locale.ROOT,
+                  "spring %s has %.2f h in a test after one at %.2f h: tests in order of time",
+                  r.spring(),
+                  r.hours(),
+                  before));
         }
       }
     }

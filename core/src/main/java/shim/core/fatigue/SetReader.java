@@ -65,7 +65,11 @@ final class SetReader {
 
   private List<Double> ln(SetHistory.Read r, double usual) {
     double nominal = history.springs().get(index.get(r.spring())).nominalLbf().orElse(usual);
-    return r.loadsLbf().stream().map(l -> Math.log(l / nominal)).toList();
+    List<Double> ln = new ArrayList<>(r.loadsLbf().size());
+    for (double load : r.loadsLbf()) {
+      ln.add(Math.log(load / nominal));
+    }
+    return ln;
   }
 
   /** What the set as a whole moved since each spring was last read, tester and all. */

@@ -16,7 +16,7 @@ import org.hipparchus.optim.nonlinear.scalar.noderiv.BOBYQAOptimizer;
 final class SpreadFit {
   private static final double PRIOR_SD = 0.7;
   private static final int FITTED = 4;
-  private static final int EVALUATIONS = 28;
+  private static final int EVALUATIONS = 24;
   private static final double WIDEST = 3;
 
   private final SetData data;
