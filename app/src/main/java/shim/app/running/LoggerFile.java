@@ -10,7 +10,6 @@ import java.io.InputStreamReader;
 import java.io.Reader;
 import java.nio.charset.StandardCharsets;
 import java.util.Iterator;
-import java.util.List;
 import shim.app.http.Refusal;
 import shim.core.running.LoggerColumns;
 import shim.core.running.LoggerTally;
@@ -67,17 +66,17 @@ public final class LoggerFile {
 
   private static void take(LoggerTally tally, LoggerColumns c, CsvRecord row) {
     try {
-      List<String> f = row.getFields();
-      if (f.size() <= Math.max(c.time(), c.rpm())) {
+      int fields = row.getFieldCount();
+      if (fields <= Math.max(c.time(), c.rpm())) {
         throw new IllegalArgumentException("a column is missing");
       }
       double heat = Double.NaN;
-      if (c.heat() >= 0 && c.heat() < f.size() && !f.get(c.heat()).isBlank()) {
-        heat = c.fahrenheit(LoggerColumns.number(f.get(c.heat())));
+      if (c.heat() >= 0 && c.heat() < fields && !row.getField(c.heat()).isBlank()) {
+        heat = c.fahrenheit(LoggerColumns.number(row.getField(c.heat())));
       }
       tally.row(
-          LoggerColumns.number(f.get(c.time())) * c.secondsPer(),
-          LoggerColumns.number(f.get(c.rpm())),
+          LoggerColumns.number(row.getField(c.time())) * c.secondsPer(),
+          LoggerColumns.number(row.getField(c.rpm())),
           heat);
     } catch (NumberFormatException e) {
       throw refused(row, "a figure cannot be read: " + e.getMessage());

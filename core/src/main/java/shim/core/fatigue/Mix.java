@@ -11,7 +11,8 @@ import java.util.function.Function;
  */
 record Mix(List<Outlook> outlooks, double[] weights) {
   private static final double MOST_HOURS = 1000;
-  private static final int HALVINGS = 20;
+  private static final double FINE_HOURS = 0.02;
+  private static final int HALVINGS = 12;
 
   /** Probability that the loss exceeds a limit at some hours. */
   double lossAbove(double hours, double limit) {
@@ -65,10 +66,17 @@ record Mix(List<Outlook> outlooks, double[] weights) {
     return -Math.expm1(-(low + high) / 2);
   }
 
-  /** First hours at which a limit is broken with probability p; infinite beyond 1000 h. */
-  static double hoursUntil(double fromHours, double p, DoubleUnaryOperator broken) {
+  /**
+   * First hours at which a limit is broken with probability p, the life at most; infinite beyond
+   * 1000 h.
+   */
+  static double hoursUntil(
+      double fromHours, double lifeHours, double p, DoubleUnaryOperator broken) {
     if (broken.applyAsDouble(fromHours) >= p) {
       return fromHours;
+    }
+    if (lifeHours < MOST_HOURS && broken.applyAsDouble(lifeHours) < p) {
+      return lifeHours;
     }
     double low = fromHours;
     double step = 0.5;
@@ -80,7 +88,7 @@ record Mix(List<Outlook> outlooks, double[] weights) {
       }
     }
     double high = low + step;
-    while (high - low > 0.005) {
+    while (high - low > FINE_HOURS) {
       double mid = (low + high) / 2;
       if (broken.applyAsDouble(mid) < p) {
         low = mid;

@@ -60,10 +60,10 @@ final class Reasons {
         of(atNext, after),
         "loss %s now; at the end of the next event %s (%s to %s), %s chance of more than the %s"
             + " limit",
-        percent(-Math.expm1(-mix.meanLossLn(now.hoursNow()))),
-        percent(-Math.expm1(-mix.meanLossLn(next))),
-        percent(mix.lossQuantile(next, 0.1)),
-        percent(mix.lossQuantile(next, 0.9)),
+        percent(facts.lossNow().mid()),
+        percent(facts.lossAtNext().mid()),
+        percent(facts.lossAtNext().low()),
+        percent(facts.lossAtNext().high()),
         chance(atNext),
         percent(limits.loss()));
   }

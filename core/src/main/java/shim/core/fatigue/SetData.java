@@ -38,6 +38,18 @@ record SetData(
     return with(tracks.stream().map(Track::plain).toList());
   }
 
+  /** The last tests alone; the springs' hours stay what they are. */
+  SetData last(int most) {
+    int from = tests() - Math.min(tests(), most);
+    return new SetData(
+        tracks.stream().map(t -> t.from(from)).toList(),
+        Arrays.copyOfRange(dayMeans, from, tests()),
+        Arrays.copyOfRange(dayVariances, from, tests()),
+        withinSquares,
+        withinFree,
+        prior);
+  }
+
   /** The first tests alone. */
   SetData upTo(int tests) {
     return new SetData(

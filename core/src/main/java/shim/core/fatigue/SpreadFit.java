@@ -17,6 +17,10 @@ final class SpreadFit {
   private static final double PRIOR_SD = 0.7;
   private static final int FITTED = 4;
   private static final int EVALUATIONS = 24;
+
+  /** So many tests tell four spreads well enough. */
+  private static final int ENOUGH_TESTS = 30;
+
   private static final double WIDEST = 3;
 
   private final SetData data;
@@ -25,7 +29,7 @@ final class SpreadFit {
   private Spreads spreads = Spreads.USUAL;
 
   SpreadFit(SetData data, PathKind[] kinds) {
-    this.data = data.plain();
+    this.data = data.plain().last(ENOUGH_TESTS);
     this.kinds = kinds.clone();
     double[] low = new double[FITTED];
     double[] high = new double[FITTED];

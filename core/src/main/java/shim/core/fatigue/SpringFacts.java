@@ -13,7 +13,9 @@ record SpringFacts(
     int spring,
     double underAtNext,
     double underAfter,
-    OptionalDouble oddness) {
+    OptionalDouble oddness,
+    Range lossNow,
+    Range lossAtNext) {
   int tests() {
     return track().count();
   }

@@ -98,6 +98,8 @@ public final class SpringSet {
     Mix mix = fit.mix(i);
     double end = s.hoursAfter(1);
     DoubleUnaryOperator under = h -> under(mix, i, limits, h);
+    Range lossNow = loss(s.spring(), s.hoursNow());
+    Range lossAtNext = loss(s.spring(), end);
     SpringFacts facts =
         new SpringFacts(
             history,
@@ -105,15 +107,17 @@ public final class SpringSet {
             i,
             under.applyAsDouble(end),
             under.applyAsDouble(s.hoursAfter(2)),
-            oddness(i));
+            oddness(i),
+            lossNow,
+            lossAtNext);
     List<Reason> reasons = new Reasons(facts, mix, s, limits, nominalLbf(i)).all();
     Verdict verdict = reasons.stream().map(Reason::asks).reduce(Verdict.RUN, Verdict::orWorse);
     return new SpringOutlook(
         s.spring(),
         verdict,
         reasons,
-        loss(s.spring(), s.hoursNow()),
-        loss(s.spring(), end),
+        lossNow,
+        lossAtNext,
         facts.underAtNext(),
         facts.underAfter(),
         left(s, limits, under),
@@ -141,7 +145,7 @@ public final class SpringSet {
     double[] h =
         IntStream.range(0, p.length)
             .mapToDouble(
-                k -> Math.min(life, Mix.hoursUntil(s.hoursNow(), p[k], under)) - s.hoursNow())
+                k -> Math.min(life, Mix.hoursUntil(s.hoursNow(), life, p[k], under)) - s.hoursNow())
             .map(v -> Math.max(0, v))
             .toArray();
     return new Range(h[0], h[1], h[2]);

@@ -74,13 +74,21 @@ record Track(
   }
 
   Track upTo(int tests) {
+    return cut(0, tests);
+  }
+
+  Track from(int test) {
+    return cut(test, read.length);
+  }
+
+  private Track cut(int from, int to) {
     return new Track(
-        Arrays.copyOf(hours, tests),
-        Arrays.copyOf(read, tests),
-        Arrays.copyOf(noise, tests),
-        Arrays.copyOf(repeats, tests),
-        Arrays.copyOf(sure, tests),
-        Arrays.copyOf(step, tests));
+        Arrays.copyOfRange(hours, from, to),
+        Arrays.copyOfRange(read, from, to),
+        Arrays.copyOfRange(noise, from, to),
+        Arrays.copyOfRange(repeats, from, to),
+        Arrays.copyOfRange(sure, from, to),
+        Arrays.copyOfRange(step, from, to));
   }
 
   /** Same hours, care and steps: such springs share their arithmetic. */

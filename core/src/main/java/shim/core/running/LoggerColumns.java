@@ -15,6 +15,10 @@ import java.util.regex.Pattern;
  */
 public record LoggerColumns(
     int time, int rpm, int heat, double secondsPer, boolean celsius, String words) {
+  private static final int EXACT_DIGITS = 15;
+  private static final double[] POWERS = {
+    1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9, 1e10, 1e11, 1e12, 1e13, 1e14, 1e15
+  };
   private static final Pattern UNIT =
       Pattern.compile("[\\[(]\\s*([^\\])]+?)\\s*[\\])]|_(ms|s|min|h|c|f)$");
 
@@ -67,9 +71,28 @@ public record LoggerColumns(
     return m.find() ? String.valueOf(m.group(1) == null ? m.group(2) : m.group(1)) : "";
   }
 
-  /** A figure with a decimal point or comma. */
+  /**
+   * A figure with a decimal point or comma. Plain figures of up to 15 digits take a short way: both
+   * the digits and the power of ten are exact, so their quotient is the nearest double, as parsing
+   * would give.
+   */
   public static double number(String text) {
-    return Double.parseDouble(text.strip().replace(',', '.'));
+    long digits = 0;
+    int decimals = -1;
+    int seen = 0;
+    for (int i = 0; i < text.length(); i++) {
+      char c = text.charAt(i);
+      if (c >= '0' && c <= '9' && seen < EXACT_DIGITS) {
+        digits = digits * 10 + (c - '0');
+        seen++;
+        decimals += decimals >= 0 ? 1 : 0;
+      } else if ((c == '.' || c == ',') && decimals < 0) {
+        decimals = 0;
+      } else {
+        return Double.parseDouble(text.strip().replace(',', '.'));
+      }
+    }
+    return seen == 0 ? Double.parseDouble(text) : digits / POWERS[Math.max(0, decimals)];
   }
 
   /** A temperature of this file in °F. */

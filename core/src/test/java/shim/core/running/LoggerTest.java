@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.math.BigDecimal;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 class LoggerTest {
@@ -83,5 +85,21 @@ class LoggerTest {
         .isEqualTo(-1);
     assertThat(LoggerColumns.read(List.of("time", "speed"))).isEmpty();
     assertThat(LoggerColumns.number(" 3,25 ")).isEqualTo(3.25);
+  }
+
+  @Test
+  void theShortWayOfReadingFiguresIsExact() {
+    Random random = new Random(12);
+    for (int i = 0; i < 20_000; i++) {
+      String text =
+          BigDecimal.valueOf(random.nextLong(1_000_000_000_000_000L), random.nextInt(16))
+              .toPlainString();
+      assertThat(LoggerColumns.number(text)).isEqualTo(Double.parseDouble(text));
+    }
+    assertThat(LoggerColumns.number("1234567890123456789")).isEqualTo(1234567890123456789.0);
+    assertThat(LoggerColumns.number("-3,5e2")).isEqualTo(-350);
+    for (String bad : List.of("", ",", "1,2,3", "4 5", "x")) {
+      assertThatThrownBy(() -> LoggerColumns.number(bad)).isInstanceOf(NumberFormatException.class);
+    }
   }
 }
