@@ -66,7 +66,7 @@ public final class JudgementBenchmark {
         b.print(law, checked);
       }
     }
-    // DriftDay.main(args);
+    DriftDay.main(args);
   }
 
   /** What all judges said of one spring at one test. */

@@ -32,8 +32,9 @@ public record TesterDay(double gainLn, double sd, OptionalDouble movedLn) {
    */
   public record Check(double knownLbf, double readLbf, Side side) {
     public Check {
-      if (!(knownLbf > 0) || !(readLbf > 0)) {
-        throw new IllegalArgumentException("a check spring needs loads above zero");
+      if (!(knownLbf > 0 && knownLbf < 1e6) || !(readLbf > 0 && readLbf < 1e6)) {
+        throw new IllegalArgumentException(
+            "a check spring of " + knownLbf + " lbf that reads " + readLbf + " lbf cannot be");
       }
     }
 

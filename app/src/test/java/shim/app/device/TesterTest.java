@@ -1,0 +1,145 @@
+package shim.app.device;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.concurrent.locks.LockSupport;
+import java.util.function.BooleanSupplier;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import shim.app.http.Refusal;
+
+class TesterTest {
+  private final Tester tester = new Tester();
+
+  @AfterEach
+  void letGo() {
+    tester.disconnect();
+  }
+
+  private static void await(BooleanSupplier condition) {
+    Instant until = Instant.now().plus(Duration.ofSeconds(10));
+    while (!condition.getAsBoolean()) {
+      if (Instant.now().isAfter(until)) {
+        throw new AssertionError("waited in vain");
+      }
+      LockSupport.parkNanos(5_000_000);
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "LOAD 214.5 lbf, 214.5",
+    "LOAD 214.5, 214.5",
+    "load 214.5 LB, 214.5",
+    "LOAD 954 N, 214.468",
+    "LOAD 97.3 kgf, 214.510"
+  })
+  void loadsAreUnderstoodInTheirUnits(String line, double lbf) {
+    assertThat(Spoken.parse(line))
+        .hasValueSatisfying(s -> assertThat(((Spoken.Load) s).lbf()).isCloseTo(lbf, within(0.001)));
+  }
+
+  @Test
+  void aDecimalCommaAndANameAreUnderstood() {
+    assertThat(Spoken.parse("LOAD 214,5 lbf")).contains(new Spoken.Load(214.5));
+    assertThat(Spoken.parse("TESTER bench 2, old")).contains(new Spoken.Name("bench 2, old"));
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {"", "LOAD", "LOAD heavy lbf", "LOAD 3 stone", "HEIGHT 1.9", "LOAD NaN lbf"})
+  void whatIsNotOfTheProtocolIsPassedOver(String line) {
+    assertThat(Spoken.parse(line)).isEqualTo(Optional.empty());
+  }
+
+  @Test
+  void steadyIsWhenTheLastReadingsLieCloseTogether() {
+    Steady s = new Steady();
+    for (int i = 0; i < 7; i++) {
+      s.add(214 + 0.1 * i);
+    }
+    assertThat(s.steady()).isFalse();
+    s.add(214.2);
+    assertThat(s.steady()).isTrue();
+    assertThat(s.mean()).isCloseTo(214.29, within(0.02));
+    s.add(230);
+    assertThat(s.steady()).isFalse();
+    s.clear();
+    assertThat(s.steady()).isFalse();
+    for (int i = 0; i < 8; i++) {
+      s.add(0.2);
+    }
+    assertThat(s.steady()).as("an empty tester is at rest, but shows no load").isFalse();
+  }
+
+  @Test
+  void aTesterIsHeardToldWhereItStandsAndMissedWhenItIsGone() throws IOException {
+    try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+      tester.connect(Tester.Wire.TCP, "127.0.0.1:" + server.getLocalPort());
+      try (Socket caller = server.accept();
+          BufferedReader heard =
+              new BufferedReader(
+                  new InputStreamReader(caller.getInputStream(), StandardCharsets.US_ASCII))) {
+        assertThat(heard.readLine()).isEqualTo("HELLO");
+        say(caller, "TESTER lever");
+        for (int i = 0; i < 8; i++) {
+          say(caller, "LOAD 214.5 lbf");
+        }
+        await(() -> tester.now().steady());
+        assertThat(tester.now().name()).isEqualTo("lever");
+        assertThat(tester.now().loadLbf()).isEqualTo(214.5);
+        tester.standAt("3E", 1.95);
+        assertThat(heard.readLine()).isEqualTo("AT 3E 1.9500");
+        assertThat(tester.now().steady()).as("at another valve it starts afresh").isFalse();
+      }
+      await(() -> !tester.now().connected());
+      assertThat(tester.now().trouble())
+          .startsWith("the tester is gone")
+          .contains("type the figures");
+    }
+  }
+
+  private static void say(Socket to, String line) throws IOException {
+    to.getOutputStream().write((line + "\n").getBytes(StandardCharsets.US_ASCII));
+    to.getOutputStream().flush();
+  }
+
+  @Test
+  void nobodyThereIsSaidInWords() throws IOException {
+    int free;
+    try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+      free = server.getLocalPort();
+    }
+    assertThatThrownBy(() -> tester.connect(Tester.Wire.TCP, "127.0.0.1:" + free))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("does not answer at 127.0.0.1:" + free);
+    assertThatThrownBy(() -> tester.connect(Tester.Wire.TCP, "nowhere"))
+        .hasMessageContaining("host:port");
+    assertThatThrownBy(() -> tester.connect(Tester.Wire.TCP, "127.0.0.1:port"))
+        .hasMessageContaining("host:port");
+    assertThatThrownBy(() -> tester.connect(Tester.Wire.SERIAL, "no-such-port"))
+        .hasMessageContaining("no-such-port");
+    assertThat(tester.now().connected()).isFalse();
+  }
+
+  @Test
+  void aSuggestedAddressIsOffered() {
+    tester.suggest("127.0.0.1:4020");
+    assertThat(tester.now().suggested()).isEqualTo("127.0.0.1:4020");
+  }
+}
