@@ -125,7 +125,7 @@ class LifeReader {
       SetBook.Book known, SetBook.BookedSet set, SpringSet solved, UUID springId) {
     Map<UUID, List<SetBook.Booked>> byTest = new LinkedHashMap<>();
     set.bySpring().getOrDefault(springId, List.of()).stream()
-        .filter(b -> b.row().member == SpringTests.Member.WHOLE)
+        .filter(b -> b.row().member() == SpringTests.Member.WHOLE)
         .forEach(b -> byTest.computeIfAbsent(b.test().id, t -> new ArrayList<>()).add(b));
     List<LifePoint> points = new ArrayList<>();
     byTest.values().forEach(list -> points.add(point(known, set, solved, list)));
@@ -147,7 +147,7 @@ class LifeReader {
         first.test().startedAt,
         first.test().engineHours,
         first.hours(),
-        Position.parse(first.row().valve == null ? "1I" : first.row().valve),
+        Position.parse(first.row().valve() == null ? "1I" : first.row().valve()),
         list.stream().map(SetBook.Booked::atReferenceLbf).toList(),
         raw,
         corrected,

@@ -53,7 +53,7 @@ class SetBook {
    * @param used it counts in the verdict
    */
   record Booked(
-      LoadRow row, TestRow test, double hours, double atReferenceLbf, boolean far, boolean used) {}
+      LoadSeen row, TestRow test, double hours, double atReferenceLbf, boolean far, boolean used) {}
 
   /**
    * Springs of one type.
@@ -106,10 +106,10 @@ class SetBook {
     Map<UUID, List<Springs.StoredFitting>> fittings =
         springs.fittingsOf(ids).stream()
             .collect(Collectors.groupingBy(f -> f.fitting().springId()));
-    List<LoadRow> rows = loads.findBySpringIdInOrderByTakenAt(ids);
+    List<LoadSeen> rows = loads.seenOf(ids);
     Map<UUID, TestRow> testsById = new HashMap<>();
     tests
-        .findAllById(rows.stream().map(r -> r.testId).distinct().toList())
+        .findAllById(rows.stream().map(r -> r.testId()).distinct().toList())
         .forEach(t -> testsById.put(t.id, t));
     if (before != null) {
       testsById.values().removeIf(t -> !t.startedAt.isBefore(before.startedAt));
@@ -118,13 +118,13 @@ class SetBook {
         checks.findByTestIdInOrderByTakenAt(testsById.keySet()).stream()
             .collect(Collectors.groupingBy(c -> c.testId));
     Book empty = new Book(List.of(), byId, fittings, byTest);
-    Map<UUID, List<LoadRow>> byType = new LinkedHashMap<>();
+    Map<UUID, List<LoadSeen>> byType = new LinkedHashMap<>();
     byId.values().stream()
         .sorted(Comparator.comparing(s -> s.spring().mark()))
         .forEach(s -> byType.computeIfAbsent(s.spring().typeId(), t -> new ArrayList<>()));
     rows.stream()
-        .filter(r -> testsById.containsKey(r.testId))
-        .forEach(r -> byType.get(byId.get(r.springId).spring().typeId()).add(r));
+        .filter(r -> testsById.containsKey(r.testId()))
+        .forEach(r -> byType.get(byId.get(r.springId()).spring().typeId()).add(r));
     List<BookedSet> sets =
         byType.entrySet().stream()
             .map(e -> set(e.getKey(), e.getValue(), testsById, empty))
@@ -132,11 +132,11 @@ class SetBook {
     return new Book(sets, byId, fittings, byTest);
   }
 
-  private BookedSet set(UUID typeId, List<LoadRow> rows, Map<UUID, TestRow> testsById, Book book) {
+  private BookedSet set(UUID typeId, List<LoadSeen> rows, Map<UUID, TestRow> testsById, Book book) {
     SpringType type = types.get(typeId).type();
     HeatState state = state(rows, testsById);
     List<Booked> all =
-        rows.stream().map(r -> booked(r, testsById.get(r.testId), type, state, book)).toList();
+        rows.stream().map(r -> booked(r, testsById.get(r.testId()), type, state, book)).toList();
     List<TestRow> counted =
         all.stream()
             .filter(Booked::used)
@@ -150,38 +150,40 @@ class SetBook {
             .sorted(Comparator.comparing(s -> s.spring().mark()))
             .map(s -> new SetHistory.Member(s.id().toString(), Optional.of(type.nominalLbf())))
             .toList();
+    Map<UUID, List<Booked>> byTest =
+        all.stream().filter(Booked::used).collect(Collectors.groupingBy(b -> b.test().id));
     Map<UUID, Double> latest = new HashMap<>();
     List<SetHistory.Test> history =
-        counted.stream().map(t -> test(t, all, type, book, latest)).toList();
+        counted.stream().map(t -> test(t, byTest.get(t.id), type, book, latest)).toList();
     return new BookedSet(
         typeId,
         type,
         state,
         new SetHistory(members, history),
         counted,
-        all.stream().collect(Collectors.groupingBy(b -> b.row().springId)));
+        all.stream().collect(Collectors.groupingBy(b -> b.row().springId())));
   }
 
   /** Hot and cold are kept apart: the state of most readings counts. */
-  private static HeatState state(List<LoadRow> rows, Map<UUID, TestRow> tests) {
-    long hot = rows.stream().filter(r -> tests.get(r.testId).state == HeatState.HOT).count();
+  private static HeatState state(List<LoadSeen> rows, Map<UUID, TestRow> tests) {
+    long hot = rows.stream().filter(r -> tests.get(r.testId()).state == HeatState.HOT).count();
     return 2 * hot > rows.size() ? HeatState.HOT : HeatState.COLD;
   }
 
   private static Booked booked(
-      LoadRow r, TestRow test, SpringType type, HeatState state, Book book) {
-    LoadCurve.Moved moved = type.curve().move(r.loadLbf, r.heightIn, type.referenceHeightIn());
+      LoadSeen r, TestRow test, SpringType type, HeatState state, Book book) {
+    LoadCurve.Moved moved = type.curve().move(r.loadLbf(), r.heightIn(), type.referenceHeightIn());
     boolean used =
-        r.member == SpringTests.Member.WHOLE
+        r.member() == SpringTests.Member.WHOLE
             && test.state == state
             && Math.abs(moved.byIn()) <= NEAR_IN
             && moved.loadLbf() > 0;
     return new Booked(r, test, hours(r, test, book), moved.loadLbf(), moved.far(), used);
   }
 
-  private static double hours(LoadRow r, TestRow test, Book book) {
-    Springs.StoredSpring spring = book.springs().get(r.springId);
-    List<Springs.StoredFitting> own = book.fittings().getOrDefault(r.springId, List.of());
+  private static double hours(LoadSeen r, TestRow test, Book book) {
+    Springs.StoredSpring spring = book.springs().get(r.springId());
+    List<Springs.StoredFitting> own = book.fittings().getOrDefault(r.springId(), List.of());
     return own.stream()
         .filter(f -> f.fitting().engineId().equals(test.engineId))
         .filter(f -> f.fitting().fromHours() <= test.engineHours + 1e-9)
@@ -196,11 +198,9 @@ class SetBook {
   }
 
   private static SetHistory.Test test(
-      TestRow t, List<Booked> all, SpringType type, Book book, Map<UUID, Double> latest) {
+      TestRow t, List<Booked> here, SpringType type, Book book, Map<UUID, Double> latest) {
     Map<UUID, List<Booked>> read = new LinkedHashMap<>();
-    all.stream()
-        .filter(b -> b.used() && b.test().id.equals(t.id))
-        .forEach(b -> read.computeIfAbsent(b.row().springId, s -> new ArrayList<>()).add(b));
+    here.forEach(b -> read.computeIfAbsent(b.row().springId(), s -> new ArrayList<>()).add(b));
     List<SetHistory.Read> reads = new ArrayList<>();
     read.forEach(
         (spring, list) -> {

@@ -121,12 +121,16 @@ class SpringReader {
     known.sets().forEach(s -> solved.put(s.typeId(), s.solved()));
     List<SpringAt> at = new ArrayList<>();
     List<Position> empty = new ArrayList<>();
+    Map<Position, Springs.StoredFitting> here = new HashMap<>();
+    springs.fittings(engineId).stream()
+        .filter(Springs.StoredFitting::open)
+        .forEach(f -> here.put(f.fitting().valve(), f));
     for (Position p : engine.layout().positions()) {
-      springs
-          .at(engineId, p)
-          .ifPresentOrElse(
-              f -> at.add(spring(engine, known, solved, f, now, coming, sheet)),
-              () -> empty.add(p));
+      if (here.containsKey(p)) {
+        at.add(spring(engine, known, solved, here.get(p), now, coming, sheet));
+      } else {
+        empty.add(p);
+      }
     }
     List<TestRow> all = tests.findByEngineIdOrderByStartedAt(engineId);
     return new EngineSprings(
@@ -354,7 +358,7 @@ class SpringReader {
     for (SetBook.BookedSet s : known.sets()) {
       s.bySpring()
           .values()
-          .forEach(l -> l.forEach(b -> readings.merge(b.row().testId, 1L, Long::sum)));
+          .forEach(l -> l.forEach(b -> readings.merge(b.row().testId(), 1L, Long::sum)));
     }
     for (TestRow t : all) {
       double near = known.sets().isEmpty() ? 1 : known.sets().get(0).type().nominalLbf();

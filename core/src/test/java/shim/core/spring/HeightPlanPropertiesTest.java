@@ -1,0 +1,116 @@
+package shim.core.spring;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** The ways to a height against plain enumeration, over random heights and stocks. */
+class HeightPlanPropertiesTest {
+  private static final double TARGET = 1.95;
+
+  private record Case(double measured, List<Double> stock, List<Double> locks) {}
+
+  private static Case random(Random r) {
+    List<Double> stock = new ArrayList<>();
+    for (double s : new double[] {0.010, 0.015, 0.030, 0.045, 0.060}) {
+      if (r.nextBoolean()) {
+        stock.add(s);
+      }
+    }
+    List<Double> locks = r.nextBoolean() ? List.of(-0.050, 0.050) : List.of();
+    return new Case(TARGET + 0.09 * r.nextDouble() - 0.02, stock, locks);
+  }
+
+  private static HeightPlan plan(Case c, HeightPlan.School school) {
+    return HeightPlan.of(
+        new HeightPlan.Wanted(c.measured, TARGET, 0.005, c.stock, c.locks, school));
+  }
+
+  /** Fewest shims of the stock that bring the height within tolerance, plain locks only. */
+  private static int fewest(Case c, double from, int most) {
+    if (Math.abs(from - TARGET) <= 0.005 + 1e-6) {
+      return 0;
+    }
+    if (most == 0) {
+      return 99;
+    }
+    int best = 99;
+    for (double s : c.stock) {
+      best = Math.min(best, 1 + fewest(c, from - s, most - 1));
+    }
+    return best;
+  }
+
+  @ParameterizedTest
+  @EnumSource(HeightPlan.School.class)
+  void everyWayAddsUpAndSaysTruthfullyWhetherItIsWithin(HeightPlan.School school) {
+    Random r = new Random(31);
+    for (int i = 0; i < 300; i++) {
+      Case c = random(r);
+      for (HeightPlan.Way w : plan(c, school).ways()) {
+        double sum = w.shimsIn().stream().mapToDouble(s -> s).sum();
+        assertThat(w.heightIn())
+            .isCloseTo(c.measured + w.lockIn() + w.machineIn() - sum, within(2e-6));
+        assertThat(w.offIn()).isCloseTo(w.heightIn() - TARGET, within(2e-6));
+        assertThat(w.within()).isEqualTo(Math.abs(w.offIn()) <= 0.005 + 2e-6);
+        assertThat(w.shimsIn()).isSorted();
+      }
+    }
+  }
+
+  @Test
+  void theFewestPiecesOfAllAreFound() {
+    Random r = new Random(32);
+    int found = 0;
+    for (int i = 0; i < 300; i++) {
+      Case drawn = random(r);
+      Case c = new Case(drawn.measured, drawn.stock, List.of());
+      int best = fewest(c, c.measured, 3);
+      HeightPlan.Way first = plan(c, HeightPlan.School.FEWEST_PIECES).ways().get(0);
+      // One made piece, or machining, is a way too; shims win only with fewer or as many pieces.
+      if (best <= 1) {
+        assertThat(first.pieces()).isEqualTo(best);
+        assertThat(first.kind()).isNotEqualTo(HeightPlan.Kind.ONE_MADE_PIECE);
+        found++;
+      } else {
+        assertThat(first.pieces()).isLessThanOrEqualTo(1);
+      }
+    }
+    assertThat(found).isGreaterThan(50);
+  }
+
+  @Test
+  void whoWantsOnePieceNeverGetsAStackFirst() {
+    Random r = new Random(33);
+    for (int i = 0; i < 300; i++) {
+      assertThat(plan(random(r), HeightPlan.School.ONE_PIECE).ways().get(0).pieces())
+          .isLessThanOrEqualTo(1);
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource({"1.950, AS_IT_IS", "1.953, AS_IT_IS", "1.965, SHIMS", "1.930, MACHINE_LOCATOR"})
+  void theObviousWayComesFirst(double measured, HeightPlan.Kind kind) {
+    Case c = new Case(measured, List.of(0.015, 0.030, 0.060), List.of());
+    assertThat(plan(c, HeightPlan.School.FEWEST_PIECES).ways().get(0).kind()).isEqualTo(kind);
+  }
+
+  @Test
+  void withoutAnyWayWithinToleranceTheNearestAreShown() {
+    HeightPlan.Wanted w =
+        new HeightPlan.Wanted(
+            1.95, 1.95, 0.005, List.of(), List.of(), HeightPlan.School.FEWEST_PIECES);
+    assertThat(HeightPlan.of(w).ways()).hasSize(1);
+    Case far = new Case(1.70, List.of(0.015), List.of());
+    List<HeightPlan.Way> ways = plan(far, HeightPlan.School.FEWEST_PIECES).ways();
+    assertThat(ways.get(0).kind()).isEqualTo(HeightPlan.Kind.MACHINE_LOCATOR);
+    assertThat(ways.get(0).machineIn()).isCloseTo(0.25, within(1e-9));
+  }
+}
