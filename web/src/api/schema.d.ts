@@ -244,6 +244,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fittings/{id}/exchange": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["exchange"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/events/{id}": {
         parameters: {
             query?: never;
@@ -1428,6 +1444,12 @@ export interface components {
             scrapped: boolean;
             hand: string;
             why?: string;
+        };
+        Exchange: {
+            /** Format: uuid */
+            out: string;
+            removal: components["schemas"]["Removal"];
+            in: components["schemas"]["FittingEntry"];
         };
         EventEntry: {
             /** Format: uuid */
@@ -3002,6 +3024,30 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Removal"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    exchange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Exchange"];
             };
         };
         responses: {

@@ -80,7 +80,7 @@ export function LifeChart({ life, height }: LifeChartProps) {
         <text x={PAD.l + 4} y={y(life.limitLbf) - 5} fontSize={13} fontWeight={700} fill="var(--tight)">
           limit {loadText(life.limitLbf, unit, 0)}
         </text>
-        {life.coming.map((c) => (
+        {life.coming.map((c, i) => (
           <g key={c.name + c.endHours}>
             <line
               x1={x(c.endHours)}
@@ -90,9 +90,12 @@ export function LifeChart({ life, height }: LifeChartProps) {
               stroke="var(--line)"
               strokeDasharray="3 4"
             />
-            <text x={x(c.endHours) - 4} y={14} textAnchor="end" fontSize={12} fill="var(--muted)">
-              {c.name.length > 22 ? `${c.name.slice(0, 21)}…` : c.name}
-            </text>
+            {/* The next event decides; the names of later ones would run into it. */}
+            {i === 0 && (
+              <text x={x(c.endHours) - 4} y={14} textAnchor="end" fontSize={13} fill="var(--muted)">
+                {c.name}
+              </text>
+            )}
           </g>
         ))}
         <line

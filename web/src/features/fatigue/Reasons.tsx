@@ -3,19 +3,25 @@ import { MARKS, MarkIcon } from "../../plan/verdict";
 import { percentText } from "../../units/load";
 import { hoursLeftText } from "./springFaces";
 
-/** A verdict with its numbers and every reason behind it. */
+/** The numbers of a verdict. */
+export function Numbers({ said }: { said: Schemas["SpringSaid"] }) {
+  return (
+    <dl className="flex flex-wrap gap-x-6 gap-y-1">
+      <Figure name="loss now" value={`${percentText(said.lossNow.mid)} %`} />
+      <Figure
+        name="after the next event"
+        value={`${percentText(said.lossAtNext.low)} to ${percentText(said.lossAtNext.high)} %`}
+      />
+      <Figure name="chance of being under a limit" value={chance(said.underAtNext)} />
+      <Figure name="hours left" value={hoursLeftText(said.hoursLeft)} />
+    </dl>
+  );
+}
+
+/** Every reason behind a verdict, the weightiest first. */
 export function Reasons({ said }: { said: Schemas["SpringSaid"] }) {
   return (
     <div className="grid gap-2">
-      <dl className="flex flex-wrap gap-x-6 gap-y-1">
-        <Figure name="loss now" value={`${percentText(said.lossNow.mid)} %`} />
-        <Figure
-          name="after the next event"
-          value={`${percentText(said.lossAtNext.low)} to ${percentText(said.lossAtNext.high)} %`}
-        />
-        <Figure name="chance of being under a limit" value={chance(said.underAtNext)} />
-        <Figure name="hours left" value={hoursLeftText(said.hoursLeft)} />
-      </dl>
       <ul className="grid gap-1">
         {said.reasons.map((r) => (
           <li key={r.kind} className="flex items-start gap-2">

@@ -9,7 +9,7 @@ import { unitName } from "../../units/lash";
 import { heightText, heightUnit, loadText, loadUnit } from "../../units/load";
 import { LashChart } from "../lash/LashChart";
 import { LifeChart } from "./LifeChart";
-import { Reasons } from "./Reasons";
+import { Numbers, Reasons } from "./Reasons";
 import type { SpringAt } from "./springFaces";
 
 const WEIGHT = { KNOW: "know", ASK: "ask", STOP: "stop" } as const;
@@ -33,8 +33,9 @@ export function SpringPanel({ engineId, spring }: SpringPanelProps) {
           {spring.mark}, {spring.typeName}, <span className="num text-lg">{spring.hours.toFixed(1)}</span> h
         </span>
       </h2>
+      <Numbers said={spring.said} />
+      {life && <LifeChart life={life} height={210} />}
       <Reasons said={spring.said} />
-      {life && <LifeChart life={life} height={250} />}
       {life && <LashAbove engineId={engineId} spring={spring} life={life} />}
       <InPocket spring={spring} />
       {life && life.fittings.length > 0 && <Fittings life={life} />}

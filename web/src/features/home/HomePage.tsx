@@ -9,6 +9,7 @@ import { Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { buttonClass } from "../../ui/Button";
 import { SpringsLine } from "../fatigue/SpringsLine";
+import { EngineFilePart } from "../interchange/EngineFilePart";
 import { facesAt } from "../lash/faces";
 import { type Readiness, readiness } from "./readiness";
 
@@ -47,6 +48,7 @@ function FirstEngine() {
       <Link to="/engines/new" className={`${buttonClass("now")} self-start text-lg`}>
         New engine
       </Link>
+      <EngineFilePart />
     </div>
   );
 }

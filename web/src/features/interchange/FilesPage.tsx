@@ -9,6 +9,8 @@ import { Button, buttonClass } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { percentText } from "../../units/load";
+import { EngineFilePart } from "./EngineFilePart";
+import { FILE_BOX } from "./fileBox";
 
 /** An engine's files: out as they are, in with a look first. */
 export function FilesPage() {
@@ -18,14 +20,15 @@ export function FilesPage() {
       {(engine) => (
         <div className="grid content-start items-start gap-3 p-3 min-[1000px]:grid-cols-2">
           <NotebookPart engineId={engine.id} />
-          <section className="scribed grid gap-3 rounded p-4" aria-label="Out">
-            <h2 className="text-xl">Out</h2>
+          <section className="scribed grid gap-3 rounded p-4" aria-label="Out, and in again">
+            <h2 className="text-xl">Out, and in again</h2>
             <a className={buttonClass()} href={`/api/engines/${engine.id}/spring-readings`} download>
               All spring readings, CSV
             </a>
             <a className={buttonClass()} href={`/api/engines/${engine.id}/file`} download>
               This engine with everything, JSON
             </a>
+            <EngineFilePart />
             <p className="text-muted">Both come back in without loss, here or in another Shim.</p>
           </section>
         </div>
@@ -79,7 +82,7 @@ function NotebookPart({ engineId }: { engineId: string }) {
         <input
           type="file"
           accept=".csv,.txt,text/csv"
-          className="min-h-11"
+          className={FILE_BOX}
           onChange={(e) => void e.target.files?.[0]?.text().then(setText)}
         />
       </label>

@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import { Button } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
+import { FILE_BOX } from "../interchange/fileBox";
 
 type Understood = Schemas["Understood"];
 
@@ -47,7 +48,7 @@ export function LoggerPart({ onUnderstood }: { onUnderstood: (sum: Understood["s
         <input
           type="file"
           accept=".csv,.txt,text/csv"
-          className="min-h-11"
+          className={FILE_BOX}
           onChange={(e) => void open(e.target.files?.[0])}
         />
       </label>

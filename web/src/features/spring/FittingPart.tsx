@@ -35,22 +35,20 @@ export function FittingPart({ engineId, known }: FittingPartProps) {
       if (!here) return;
       const at = readNumber(hours) ?? Number.NaN;
       await answered(
-        api.PUT("/api/fittings/{id}/removal", {
-          params: { path: { id: here.fittingId } },
-          body: { toHours: at, scrapped: scrap, hand, why: why || undefined },
-        }),
-      );
-      await answered(
-        api.PUT("/api/fittings/{id}", {
+        api.PUT("/api/fittings/{id}/exchange", {
           params: { path: { id: crypto.randomUUID() } },
           body: {
-            springId: into,
-            engineId,
-            valve,
-            fromHours: at,
-            heightIn: readHeight(height ?? "", unit) ?? here.heightIn,
-            hand,
-            why: why || undefined,
+            out: here.fittingId,
+            removal: { toHours: at, scrapped: scrap, hand, why: why || undefined },
+            in: {
+              springId: into,
+              engineId,
+              valve,
+              fromHours: at,
+              heightIn: readHeight(height ?? "", unit) ?? here.heightIn,
+              hand,
+              why: why || undefined,
+            },
           },
         }),
       );
@@ -112,7 +110,8 @@ export function FittingPart({ engineId, known }: FittingPartProps) {
         </Notice>
       )}
       {here && <NewSpare typeId={here.typeId} />}
-      {problem && <Notice tone="stop">{problem.message}</Notice>}
+      {problem && <Notice tone="stop">{problem.errors[0]?.message ?? problem.message}</Notice>}
+      {exchange.isSuccess && <Notice tone="know">Exchanged. The old one keeps its history.</Notice>}
       <Button type="submit" disabled={into === ""}>
         Exchange
       </Button>

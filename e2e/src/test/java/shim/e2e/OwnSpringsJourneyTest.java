@@ -3,7 +3,6 @@ package shim.e2e;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.openqa.selenium.Keys;
 
 /** From an engine without springs to its first test, and a reading while Shim is down. */
 class OwnSpringsJourneyTest {
@@ -47,7 +46,7 @@ class OwnSpringsJourneyTest {
     browser.await(
         () -> browser.script("return document.body.innerHTML").toString().contains("S-1<"));
     browser.choose("Spring that goes in", "S-1");
-    browser.fill("Your initials", "KV").press("Exchange").keys(Keys.NULL);
+    browser.fill("Your initials", "KV").press("Exchange").sees("Exchanged. The old one");
     browser.open(engine + "/springs").sees("S-1");
     browser.press("8I, ").sees("one test so far: the set's usual rate is assumed");
   }

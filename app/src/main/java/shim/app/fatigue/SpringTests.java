@@ -24,6 +24,7 @@ import shim.app.spring.Springs;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.fatigue.TesterDay;
+import shim.core.spring.LoadQuestion;
 import shim.core.spring.SpringType;
 
 /**
@@ -192,6 +193,12 @@ public class SpringTests {
               e.heightIn(),
               type.bindIn().get()));
     }
+    LoadQuestion.height(e.heightIn(), type.referenceHeightIn())
+        .filter(q -> q.meant().isPresent())
+        .ifPresent(
+            q -> {
+              throw Refusal.invalid("heightIn", q.words());
+            });
     LoadRow row = loads.findById(readingId).orElseGet(() -> new LoadRow(readingId));
     row.testId = testId;
     row.springId = spring;

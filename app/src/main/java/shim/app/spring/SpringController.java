@@ -62,6 +62,17 @@ class SpringController {
       @Nullable Double heightIn,
       @NotBlank(message = "write your initials") String hand) {}
 
+  /**
+   * An exchange.
+   *
+   * @param out fitting that ends
+   * @param in fitting that begins
+   */
+  record Exchange(
+      @NotNull UUID out,
+      @NotNull @Valid Springs.Removal removal,
+      @NotNull @Valid Springs.FittingEntry in) {}
+
   /** A spring at a valve with a cam: what to look at. */
   record FitRequest(
       @NotNull SpringSheet sheet,
@@ -118,6 +129,15 @@ class SpringController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@PathVariable UUID id, @RequestBody @Valid Springs.Removal removal) {
     springs.remove(id, removal);
+  }
+
+  /** One spring out and another in, both or neither. */
+  @PutMapping("/api/fittings/{id}/exchange")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  @Transactional
+  public void exchange(@PathVariable UUID id, @RequestBody @Valid Exchange exchange) {
+    springs.remove(exchange.out(), exchange.removal());
+    springs.fit(id, exchange.in());
   }
 
   /** Puts a new set into every valve that has no spring; safe to repeat. */

@@ -19,6 +19,7 @@ import shim.app.engine.Engines;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
 import shim.core.engine.Position;
+import shim.core.spring.LoadQuestion;
 
 /** Springs by their marks, and where each is or was fitted; all history stays with the spring. */
 @Service
@@ -125,6 +126,7 @@ public class Springs {
     if (!engines.get(entry.engineId()).engine().layout().positions().contains(entry.valve())) {
       throw Refusal.invalid("valve", "this engine has no valve " + entry.valve());
     }
+    requireHeight(entry, types.get(spring.typeId).type().referenceHeightIn());
     Instant at = entry.fittedAt() == null ? now() : entry.fittedAt();
     if (entry.toHours() != null && entry.toHours() < entry.fromHours()) {
       throw Refusal.invalid(
@@ -142,6 +144,17 @@ public class Springs {
     write(row, entry, at);
     Because.of(entry.hand(), entry.why() == null ? "fitted" : entry.why());
     fittings.saveAndFlush(row);
+  }
+
+  /** Millimetres or a slipped point in the height's box. */
+  private static void requireHeight(FittingEntry entry, double referenceIn) {
+    Optional.ofNullable(entry.heightIn())
+        .flatMap(h -> LoadQuestion.height(h, referenceIn))
+        .filter(q -> q.meant().isPresent())
+        .ifPresent(
+            q -> {
+              throw Refusal.invalid("heightIn", q.words());
+            });
   }
 
   private void requireFree(UUID id, FittingEntry entry, SpringRow spring) {

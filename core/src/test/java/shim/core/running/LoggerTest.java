@@ -8,6 +8,8 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class LoggerTest {
   /** A ramp from 1000 to 7000 rpm in 120 s: ∫ rpm/2 dt = 4000/2 · 2 min = 4000 cycles. */
@@ -101,5 +103,49 @@ class LoggerTest {
     for (String bad : List.of("", ",", "1,2,3", "4 5", "x")) {
       assertThatThrownBy(() -> LoggerColumns.number(bad)).isInstanceOf(NumberFormatException.class);
     }
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "Time | 1",
+        "time [s] | 1",
+        "Time (ms) | 0.001",
+        "elapsed time [min] | 60",
+        "time_h | 3600",
+        "timestamp_ms | 0.001"
+      })
+  void theUnitOfTimeStandsInItsTitle(String title, double secondsPer) {
+    assertThat(LoggerColumns.read(List.of("RPM", title)).orElseThrow().secondsPer())
+        .isEqualTo(secondsPer);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {"Water temp [°C] | true", "Oil [F] | false", "ECT | false", "temp_c | true"})
+  void theUnitOfHeatStandsInItsTitle(String title, boolean celsius) {
+    LoggerColumns c = LoggerColumns.read(List.of("time", "rpm", title)).orElseThrow();
+    assertThat(c.heat()).isEqualTo(2);
+    assertThat(c.celsius()).isEqualTo(celsius);
+    assertThat(c.fahrenheit(100)).isEqualTo(celsius ? 212 : 100);
+  }
+
+  @Test
+  void samplesMoreOftenTellTheSameStory() {
+    LoggerTally seldom = new LoggerTally(6500);
+    LoggerTally often = new LoggerTally(6500);
+    for (int i = 0; i <= 100; i++) {
+      seldom.row(i, 2000 + 45 * i, Double.NaN);
+    }
+    for (int i = 0; i <= 1000; i++) {
+      often.row(i * 0.1, 2000 + 4.5 * i, Double.NaN);
+    }
+    LoggerTally.Sum a = seldom.sum();
+    LoggerTally.Sum b = often.sum();
+    assertThat(b.cycles()).isCloseTo(a.cycles(), within(1e-6));
+    assertThat(b.hours()).isCloseTo(a.hours(), within(1e-9));
+    assertThat(b.rows()).isEqualTo(1001);
   }
 }

@@ -1,0 +1,95 @@
+package shim.core.fatigue;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Arrays;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class MixTest {
+  private static final double INFINITE = Double.POSITIVE_INFINITY;
+
+  private static Mix mixOf(int spring, double... weights) {
+    SetData data = new SetReader(new Sets(4, 5).history()).read(SetPrior.USUAL);
+    PathKind[] kinds = new PathKind[4];
+    Arrays.fill(kinds, PathKind.WITH_SET);
+    SetRun set = new SetRun(new Blocks(data, Spreads.USUAL), kinds);
+    List<Outlook> outlooks =
+        List.of(set.outlook(spring), set.with(spring, PathKind.OWN_WAY).outlook(spring));
+    return new Mix(outlooks.subList(0, weights.length), weights);
+  }
+
+  @ParameterizedTest
+  @ValueSource(doubles = {0.1, 0.5, 0.9})
+  void aQuantileIsTheInverseOfItsProbability(double p) {
+    Mix mix = mixOf(0, 0.6, 0.4);
+    double q = mix.lossQuantile(9, p);
+    assertThat(1 - mix.lossAbove(9, q)).isCloseTo(p, within(0.01));
+  }
+
+  @Test
+  void aMixtureLiesBetweenItsParts() {
+    double set = mixOf(1, 1).lossAbove(12, 0.05);
+    double mixed = mixOf(1, 0.5, 0.5).lossAbove(12, 0.05);
+    assertThat(mixed).isGreaterThan(set);
+    assertThat(mixOf(1, 0.5, 0.5).loadBelow(12, -0.2)).isBetween(0.0, 0.5);
+  }
+
+  @Test
+  void theBaselineIsTheSameFromWhereverItIsSeen() {
+    Mix mix = mixOf(2, 0.7, 0.3);
+    assertThat(mix.baselineLn(8)).isCloseTo(mix.baselineLn(20), within(1e-9));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"0.1, 11", "0.5, 15", "0.9, 19"})
+  void hoursUntilALimitIsBrokenAreFound(double p, double hours) {
+    double found = Mix.hoursUntil(5, INFINITE, p, h -> Math.max(0, Math.min(1, (h - 10) / 10)));
+    assertThat(found).isCloseTo(hours, within(0.03));
+  }
+
+  @Test
+  void aBrokenLimitLeavesNoHoursAndAnEndlessOneTheLife() {
+    assertThat(Mix.hoursUntil(5, INFINITE, 0.5, h -> 1)).isEqualTo(5);
+    assertThat(Mix.hoursUntil(5, INFINITE, 0.5, h -> 0)).isEqualTo(INFINITE);
+    assertThat(Mix.hoursUntil(5, 30, 0.5, h -> 0)).isEqualTo(30);
+  }
+
+  @Test
+  void aPrecisionThatIsNoneIsAnErrorOfOurs() {
+    assertThatThrownBy(() -> new Shared(new double[][] {{1}, {2, 1}}, new double[] {0, 0}))
+        .isInstanceOf(ArithmeticException.class);
+  }
+
+  @ParameterizedTest
+  @ValueSource(doubles = {Double.NaN, -0.1, 1})
+  void aSpreadLiesBetweenZeroAndOne(double v) {
+    assertThatThrownBy(() -> new Spreads(v, 0.1, 0.1, 0.1, 0.1, 0.1))
+        .isInstanceOf(IllegalArgumentException.class);
+  }
+
+  @Test
+  void puttingASpringOnAnotherPathAndBackChangesNothing() {
+    SetData data = new SetReader(new Sets(4, 5).history()).read(SetPrior.USUAL);
+    PathKind[] kinds = new PathKind[4];
+    Arrays.fill(kinds, PathKind.WITH_SET);
+    SetRun run = new SetRun(new Blocks(data, Spreads.USUAL), kinds);
+    SetRun back = run.with(1, PathKind.FAILING_FAST).with(1, PathKind.WITH_SET);
+    assertThat(back.logEvidence()).isCloseTo(run.logEvidence(), within(1e-6));
+    kinds[1] = PathKind.FAILING_FAST;
+    SetRun fresh = new SetRun(new Blocks(data, Spreads.USUAL), kinds);
+    assertThat(run.with(1, PathKind.FAILING_FAST).logEvidence())
+        .isCloseTo(fresh.logEvidence(), within(1e-6));
+  }
+
+  @Test
+  void thePriorsOfThePathsAddUpToOne() {
+    assertThat(Arrays.stream(PathKind.values()).mapToDouble(PathKind::prior).sum())
+        .isCloseTo(1, within(1e-12));
+  }
+}

@@ -1,0 +1,43 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useNavigate } from "@tanstack/react-router";
+import { answered, api, type Schemas } from "../../api/client";
+import { Notice } from "../../ui/Notice";
+import { FILE_BOX } from "./fileBox";
+
+/** Takes an engine's file in, as a whole or not at all, and opens that engine. */
+export function EngineFilePart() {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const take = useMutation({
+    mutationFn: async (file: File) => {
+      let document: Schemas["EngineDocument"];
+      try {
+        document = JSON.parse(await file.text());
+      } catch {
+        throw new Error(`"${file.name}" is no engine file: it cannot be read as JSON`);
+      }
+      return answered(api.PUT("/api/engine-files", { body: document }));
+    },
+    onSuccess: async (taken) => {
+      await queries.invalidateQueries();
+      void navigate({ to: "/engines/$id", params: { id: taken.id } });
+    },
+  });
+  return (
+    <div className="grid gap-2">
+      <label className="grid gap-1">
+        <span className="text-sm font-semibold text-muted">Take in an engine's file</span>
+        <input
+          type="file"
+          accept=".json,application/json"
+          className={FILE_BOX}
+          onChange={(e) => {
+            const file = e.target.files?.[0];
+            if (file) take.mutate(file);
+          }}
+        />
+      </label>
+      {take.error && <Notice tone="stop">{take.error.message}</Notice>}
+    </div>
+  );
+}
