@@ -3,7 +3,6 @@ package shim.app.crank;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
-import java.util.List;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -11,7 +10,6 @@ import shim.app.http.Refusal;
 import shim.core.crank.School;
 import shim.core.engine.Engine;
 import shim.core.engine.EngineSheet;
-import shim.core.engine.Problem;
 import shim.core.engine.SheetCheck;
 
 /** The setting order as stateless calls: sheet and school in; stops, slack and barring out. */
@@ -51,13 +49,9 @@ class CrankController {
 
   private static Engine engine(EngineSheet sheet) {
     SheetCheck.Checked checked = SheetCheck.check(sheet);
-    List<Refusal.FieldError> errors =
-        checked.problems().stream()
-            .filter(p -> p.weight() == Problem.Weight.REFUSED)
-            .map(p -> new Refusal.FieldError("sheet." + p.field(), p.message()))
-            .toList();
     return checked
         .engine()
-        .orElseThrow(() -> Refusal.invalid("this sheet is no engine yet", errors));
+        .orElseThrow(
+            () -> Refusal.sheet("this sheet is no engine yet", "sheet.", checked.problems()));
   }
 }

@@ -10,7 +10,6 @@ import shim.app.http.Refusal;
 import shim.app.record.Because;
 import shim.core.engine.Engine;
 import shim.core.engine.EngineSheet;
-import shim.core.engine.Problem;
 import shim.core.engine.SheetCheck;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -57,12 +56,8 @@ public class Engines {
   public Stored put(UUID id, EngineSheet sheet, @Nullable Integer basedOn, @Nullable String who) {
     SheetCheck.Checked checked = SheetCheck.check(sheet);
     if (checked.refused()) {
-      throw Refusal.invalid(
-          "the engine cannot be kept yet; what you typed is still here",
-          checked.problems().stream()
-              .filter(p -> p.weight() == Problem.Weight.REFUSED)
-              .map(p -> new Refusal.FieldError(p.field(), p.message()))
-              .toList());
+      throw Refusal.sheet(
+          "the engine cannot be kept yet; what you typed is still here", "", checked.problems());
     }
     String name = Optional.ofNullable(sheet.name()).orElseThrow().strip();
     String text = json.writeValueAsString(sheet);

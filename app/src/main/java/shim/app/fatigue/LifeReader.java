@@ -1,10 +1,7 @@
 package shim.app.fatigue;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -15,7 +12,6 @@ import shim.app.fatigue.SpringViews.LifePoint;
 import shim.app.fatigue.SpringViews.LoadBand;
 import shim.app.fatigue.SpringViews.SpringLife;
 import shim.app.http.Refusal;
-import shim.app.spring.SpringRules;
 import shim.app.spring.Springs;
 import shim.core.engine.Position;
 import shim.core.fatigue.Limits;
@@ -36,15 +32,12 @@ class LifeReader {
   private final SetBook book;
   private final SpringReader reader;
   private final Springs springs;
-  private final SpringRules rules;
   private final Engines engines;
 
-  LifeReader(
-      SetBook book, SpringReader reader, Springs springs, SpringRules rules, Engines engines) {
+  LifeReader(SetBook book, SpringReader reader, Springs springs, Engines engines) {
     this.book = book;
     this.reader = reader;
     this.springs = springs;
-    this.rules = rules;
     this.engines = engines;
   }
 
@@ -55,18 +48,17 @@ class LifeReader {
     }
     Springs.StoredFitting latest = own.get(own.size() - 1);
     UUID engineId = latest.fitting().engineId();
-    double now = reader.hoursNow(engineId);
-    List<ComingEvent> coming = reader.coming(engineId, now);
+    SpringReader.Standing now = reader.standing(engineId);
+    List<ComingEvent> coming = now.coming();
     SetBook.Book known = book.of(engineId, null);
     SetBook.BookedSet set = known.of(springId);
-    SpringSet solved = set.solved();
-    double hours = known.hoursNow(springId, now);
-    double offset = now - hours;
-    SpringRules.SpringRulesSheet sheet = rules.of(engineId);
+    SpringSet solved = known.solved().get(set.typeId());
+    double hours = known.hoursNow(springId, now.hours());
+    double offset = now.hours() - hours;
     double baseline = solved.baselineLbf(springId.toString());
-    Limits limits = sheet.limits(set.type());
+    Limits limits = now.sheet().limits(set.type());
     double limit = Math.max(baseline * (1 - limits.loss()), limits.leastLoadLbf().orElse(0.0));
-    List<LifePoint> points = points(known, set, solved, springId);
+    List<LifePoint> points = points(known, solved, springId);
     double last =
         points.stream().filter(LifePoint::used).mapToDouble(LifePoint::hours).max().orElse(0);
     double end = coming.get(coming.size() - 1).endHours() - offset;
@@ -90,7 +82,7 @@ class LifeReader {
             .map(c -> new ComingEvent(c.name(), c.date(), c.plannedHours(), c.endHours() - offset))
             .toList(),
         own.stream().map(this::fitting).toList(),
-        latest.open() ? reader.said(known, set, solved, springId, hours, coming, sheet) : null);
+        latest.open() ? SpringReader.said(known, solved, springId, hours, now) : null);
   }
 
   private LifeFitting fitting(Springs.StoredFitting f) {
@@ -121,39 +113,31 @@ class LifeReader {
     return band;
   }
 
-  private static List<LifePoint> points(
-      SetBook.Book known, SetBook.BookedSet set, SpringSet solved, UUID springId) {
-    Map<UUID, List<SetBook.Booked>> byTest = new LinkedHashMap<>();
-    set.bySpring().getOrDefault(springId, List.of()).stream()
-        .filter(b -> b.row().member() == SpringTests.Member.WHOLE)
-        .forEach(b -> byTest.computeIfAbsent(b.test().id, t -> new ArrayList<>()).add(b));
-    List<LifePoint> points = new ArrayList<>();
-    byTest.values().forEach(list -> points.add(point(known, set, solved, list)));
-    return points;
+  private static List<LifePoint> points(SetBook.Book known, SpringSet solved, UUID springId) {
+    return known.tested(springId, b -> b.row().member() == SpringTests.Member.WHOLE).stream()
+        .map(t -> point(t, solved))
+        .toList();
   }
 
-  private static LifePoint point(
-      SetBook.Book known, SetBook.BookedSet set, SpringSet solved, List<SetBook.Booked> list) {
+  private static LifePoint point(SetBook.InTest t, SpringSet solved) {
+    List<SetBook.Booked> list = t.readings();
     SetBook.Booked first = list.get(0);
-    double raw = list.stream().mapToDouble(SetBook.Booked::atReferenceLbf).average().orElseThrow();
-    Optional<TesterDay> day =
-        SetBook.day(known.checks().get(first.test().id), set.type().nominalLbf());
-    double corrected = raw * day.map(TesterDay::correction).orElse(1.0);
+    double corrected = t.correctedLbf();
     double reading = solved.spreads().reading();
-    double u = day.map(TesterDay::sd).orElse(solved.spreads().tester());
+    double u = t.day().map(TesterDay::sd).orElse(solved.spreads().tester());
     double half = WIDE * Math.sqrt(reading * reading / list.size() + u * u);
     return new LifePoint(
-        first.test().id,
-        first.test().startedAt,
-        first.test().engineHours,
-        first.hours(),
+        t.test().id,
+        t.test().startedAt,
+        t.test().engineHours,
+        t.hours(),
         Position.parse(first.row().valve() == null ? "1I" : first.row().valve()),
         list.stream().map(SetBook.Booked::atReferenceLbf).toList(),
-        raw,
+        t.rawLbf(),
         corrected,
         corrected * (1 - half),
         corrected * (1 + half),
-        day.isPresent(),
+        t.day().isPresent(),
         first.used(),
         list.stream().anyMatch(SetBook.Booked::far));
   }

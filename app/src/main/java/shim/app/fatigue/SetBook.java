@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -55,6 +56,23 @@ class SetBook {
   record Booked(
       LoadSeen row, TestRow test, double hours, double atReferenceLbf, boolean far, boolean used) {}
 
+  /** All readings of one spring in one test, with what the check spring said of the tester. */
+  record InTest(TestRow test, List<Booked> readings, Optional<TesterDay> day) {
+    double hours() {
+      return readings.get(0).hours();
+    }
+
+    /** Mean at the reference height, as the tester showed it. */
+    double rawLbf() {
+      return readings.stream().mapToDouble(Booked::atReferenceLbf).average().orElseThrow();
+    }
+
+    /** The same, corrected by the check spring; raw without one. */
+    double correctedLbf() {
+      return rawLbf() * day.map(TesterDay::correction).orElse(1.0);
+    }
+  }
+
   /**
    * Springs of one type.
    *
@@ -67,11 +85,7 @@ class SetBook {
       HeatState state,
       SetHistory history,
       List<TestRow> tests,
-      Map<UUID, List<Booked>> bySpring) {
-    SpringSet solved() {
-      return SpringSet.of(history, SetPrior.USUAL);
-    }
-  }
+      Map<UUID, List<Booked>> bySpring) {}
 
   /** Everything known of an engine's springs. */
   record Book(
@@ -82,6 +96,30 @@ class SetBook {
     BookedSet of(UUID spring) {
       UUID type = springs.get(spring).spring().typeId();
       return sets.stream().filter(s -> s.typeId().equals(type)).findFirst().orElseThrow();
+    }
+
+    /** Every set solved, by its type. */
+    Map<UUID, SpringSet> solved() {
+      Map<UUID, SpringSet> solved = new HashMap<>();
+      sets.forEach(s -> solved.put(s.typeId(), SpringSet.of(s.history(), SetPrior.USUAL)));
+      return solved;
+    }
+
+    /** Those readings of a spring that are wanted, test by test, the last one last. */
+    List<InTest> tested(UUID spring, Predicate<Booked> wanted) {
+      BookedSet set = of(spring);
+      Map<TestRow, List<Booked>> byTest = new LinkedHashMap<>();
+      set.bySpring().getOrDefault(spring, List.of()).stream()
+          .filter(wanted)
+          .forEach(b -> byTest.computeIfAbsent(b.test(), t -> new ArrayList<>()).add(b));
+      return byTest.entrySet().stream()
+          .map(
+              e ->
+                  new InTest(
+                      e.getKey(),
+                      e.getValue(),
+                      day(checks.get(e.getKey().id), set.type().nominalLbf())))
+          .toList();
     }
 
     double hoursNow(UUID spring, double engineHours) {
@@ -135,8 +173,16 @@ class SetBook {
   private BookedSet set(UUID typeId, List<LoadSeen> rows, Map<UUID, TestRow> testsById, Book book) {
     SpringType type = types.get(typeId).type();
     HeatState state = state(rows, testsById);
-    List<Booked> all =
-        rows.stream().map(r -> booked(r, testsById.get(r.testId()), type, state, book)).toList();
+    // All repeats of a spring in a test were read at the same hours of it.
+    Map<List<UUID>, Double> hours = new HashMap<>();
+    List<Booked> all = new ArrayList<>();
+    for (LoadSeen r : rows) {
+      TestRow test = testsById.get(r.testId());
+      double own =
+          hours.computeIfAbsent(
+              List.of(r.springId(), r.testId()), k -> hours(r.springId(), test, book));
+      all.add(booked(r, test, type, state, own));
+    }
     List<TestRow> counted =
         all.stream()
             .filter(Booked::used)
@@ -171,19 +217,19 @@ class SetBook {
   }
 
   private static Booked booked(
-      LoadSeen r, TestRow test, SpringType type, HeatState state, Book book) {
+      LoadSeen r, TestRow test, SpringType type, HeatState state, double hours) {
     LoadCurve.Moved moved = type.curve().move(r.loadLbf(), r.heightIn(), type.referenceHeightIn());
     boolean used =
         r.member() == SpringTests.Member.WHOLE
             && test.state == state
             && Math.abs(moved.byIn()) <= NEAR_IN
             && moved.loadLbf() > 0;
-    return new Booked(r, test, hours(r, test, book), moved.loadLbf(), moved.far(), used);
+    return new Booked(r, test, hours, moved.loadLbf(), moved.far(), used);
   }
 
-  private static double hours(LoadSeen r, TestRow test, Book book) {
-    Springs.StoredSpring spring = book.springs().get(r.springId());
-    List<Springs.StoredFitting> own = book.fittings().getOrDefault(r.springId(), List.of());
+  private static double hours(UUID springId, TestRow test, Book book) {
+    Springs.StoredSpring spring = book.springs().get(springId);
+    List<Springs.StoredFitting> own = book.fittings().getOrDefault(springId, List.of());
     return own.stream()
         .filter(f -> f.fitting().engineId().equals(test.engineId))
         .filter(f -> f.fitting().fromHours() <= test.engineHours + 1e-9)

@@ -5,12 +5,12 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.DoubleStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -76,22 +76,37 @@ class SpringReader {
     this.rules = rules;
   }
 
-  /** Engine hours now: runs and events, or later hours someone wrote at a test or fitting. */
-  double hoursNow(UUID engineId) {
-    double tested =
-        tests.findByEngineIdOrderByStartedAt(engineId).stream()
-            .mapToDouble(t -> t.engineHours)
-            .max()
-            .orElse(0);
-    double fitted =
-        springs.fittings(engineId).stream()
-            .mapToDouble(f -> f.fitting().fromHours())
-            .max()
-            .orElse(0);
-    return Math.max(runs.hours(engineId), Math.max(tested, fitted));
+  /**
+   * How things stand with an engine.
+   *
+   * @param hours engine hours now
+   * @param lastOverRev day of its last over-rev
+   */
+  record Standing(
+      double hours,
+      List<ComingEvent> coming,
+      SpringRules.SpringRulesSheet sheet,
+      Optional<LocalDate> lastOverRev) {}
+
+  Standing standing(UUID engineId) {
+    return standing(
+        engineId, tests.findByEngineIdOrderByStartedAt(engineId), springs.fittings(engineId));
   }
 
-  List<ComingEvent> coming(UUID engineId, double now) {
+  /** Hours are those of runs and events, or later ones someone wrote at a test or fitting. */
+  private Standing standing(
+      UUID engineId, List<TestRow> tested, List<Springs.StoredFitting> fitted) {
+    double written =
+        DoubleStream.concat(
+                tested.stream().mapToDouble(t -> t.engineHours),
+                fitted.stream().mapToDouble(f -> f.fitting().fromHours()))
+            .max()
+            .orElse(0);
+    double now = Math.max(runs.hours(engineId), written);
+    return new Standing(now, coming(engineId, now), rules.of(engineId), runs.lastOverRev(engineId));
+  }
+
+  private List<ComingEvent> coming(UUID engineId, double now) {
     List<ComingEvent> coming = new ArrayList<>();
     double end = now;
     for (Events.EventView e : events.of(engineId)) {
@@ -113,68 +128,52 @@ class SpringReader {
 
   EngineSprings engine(UUID engineId) {
     Engine engine = engines.get(engineId).engine();
-    double now = hoursNow(engineId);
-    List<ComingEvent> coming = coming(engineId, now);
+    List<TestRow> tested = tests.findByEngineIdOrderByStartedAt(engineId);
+    List<Springs.StoredFitting> fitted = springs.fittings(engineId);
+    Standing now = standing(engineId, tested, fitted);
     SetBook.Book known = book.of(engineId, null);
-    SpringRules.SpringRulesSheet sheet = rules.of(engineId);
-    Map<UUID, SpringSet> solved = new HashMap<>();
-    known.sets().forEach(s -> solved.put(s.typeId(), s.solved()));
-    List<SpringAt> at = new ArrayList<>();
-    List<Position> empty = new ArrayList<>();
+    Map<UUID, SpringSet> solved = known.solved();
     Map<Position, Springs.StoredFitting> here = new HashMap<>();
-    springs.fittings(engineId).stream()
+    fitted.stream()
         .filter(Springs.StoredFitting::open)
         .forEach(f -> here.put(f.fitting().valve(), f));
+    List<SpringAt> at = new ArrayList<>();
+    List<Position> empty = new ArrayList<>();
     for (Position p : engine.layout().positions()) {
       if (here.containsKey(p)) {
-        at.add(spring(engine, known, solved, here.get(p), now, coming, sheet));
+        at.add(spring(engine, known, solved, here.get(p), now));
       } else {
         empty.add(p);
       }
     }
-    List<TestRow> all = tests.findByEngineIdOrderByStartedAt(engineId);
     return new EngineSprings(
-        now,
-        coming,
+        now.hours(),
+        now.coming(),
         at,
         empty,
-        testers(known, all, solved),
-        Advice.words(at, sheet.school()),
-        all.stream().filter(t -> t.endedAt == null).map(t -> t.id).findFirst().orElse(null),
-        sheet);
+        testers(known, tested, solved),
+        Advice.words(at, now.sheet().school()),
+        tested.stream().filter(t -> t.endedAt == null).map(t -> t.id).findFirst().orElse(null),
+        now.sheet());
   }
 
-  private SpringAt spring(
+  private static SpringAt spring(
       Engine engine,
       SetBook.Book known,
       Map<UUID, SpringSet> solved,
       Springs.StoredFitting f,
-      double now,
-      List<ComingEvent> coming,
-      SpringRules.SpringRulesSheet sheet) {
+      Standing now) {
     UUID id = f.fitting().springId();
     Springs.StoredSpring spring = known.springs().get(id);
     SetBook.BookedSet set = known.of(id);
     SpringType type = set.type();
     Position p = f.fitting().valve();
-    double hours = known.hoursNow(id, now);
-    SpringSaid said = said(known, set, solved.get(set.typeId()), id, hours, coming, sheet);
-    Fit fit = fit(engine, type, f, p, sheet);
-    List<SetBook.Booked> read =
-        set.bySpring().getOrDefault(id, List.of()).stream().filter(SetBook.Booked::used).toList();
-    Optional<UUID> last = read.stream().map(b -> b.test().id).reduce((a, b) -> b);
-    Optional<Double> raw =
-        last.map(
-            t ->
-                read.stream()
-                    .filter(b -> b.test().id.equals(t))
-                    .mapToDouble(SetBook.Booked::atReferenceLbf)
-                    .average()
-                    .orElseThrow());
-    double correction =
-        last.flatMap(t -> SetBook.day(known.checks().get(t), type.nominalLbf()))
-            .map(TesterDay::correction)
-            .orElse(1.0);
+    double hours = known.hoursNow(id, now.hours());
+    SpringSaid said = said(known, solved.get(set.typeId()), id, hours, now);
+    Optional<Fit.Lift> lift = lift(engine, p.kind());
+    Fit fit = fit(engine, type, f, lift, now.sheet());
+    List<SetBook.InTest> tested = known.tested(id, SetBook.Booked::used);
+    Optional<SetBook.InTest> last = tested.stream().reduce((a, b) -> b);
     return new SpringAt(
         p,
         id,
@@ -186,35 +185,19 @@ class SpringReader {
         hours,
         f.fitting().heightIn(),
         type.referenceHeightIn(),
-        raw.map(r -> r * correction).orElse(null),
-        raw.orElse(null),
-        losses(known, type, read, said.baselineLbf()),
+        last.map(SetBook.InTest::correctedLbf).orElse(null),
+        last.map(SetBook.InTest::rawLbf).orElse(null),
+        tested.stream()
+            .map(t -> new LossAt(t.hours(), 1 - t.correctedLbf() / said.baselineLbf()))
+            .toList(),
         said,
         fit,
-        links(engine, p, fit, sheet),
-        heightWays(f, type, p, sheet));
-  }
-
-  private static List<LossAt> losses(
-      SetBook.Book known, SpringType type, List<SetBook.Booked> read, double baselineLbf) {
-    Map<UUID, List<SetBook.Booked>> byTest = new LinkedHashMap<>();
-    read.forEach(b -> byTest.computeIfAbsent(b.test().id, t -> new ArrayList<>()).add(b));
-    List<LossAt> losses = new ArrayList<>();
-    byTest.forEach(
-        (test, list) -> {
-          double raw =
-              list.stream().mapToDouble(SetBook.Booked::atReferenceLbf).average().orElseThrow();
-          double correction =
-              SetBook.day(known.checks().get(test), type.nominalLbf())
-                  .map(TesterDay::correction)
-                  .orElse(1.0);
-          losses.add(new LossAt(list.get(0).hours(), 1 - raw * correction / baselineLbf));
-        });
-    return losses;
+        links(fit, lift, now.sheet()),
+        heightWays(f, type, now.sheet()));
   }
 
   /** Gross and net lift at a valve by the cam card. */
-  static Optional<Fit.Lift> lift(Engine engine, ValveKind kind) {
+  private static Optional<Fit.Lift> lift(Engine engine, ValveKind kind) {
     return engine
         .cam()
         .map(c -> kind == ValveKind.INTAKE ? c.intake() : c.exhaust())
@@ -223,32 +206,37 @@ class SpringReader {
         .map(g -> new Fit.Lift(g, Math.max(0, g - engine.lash().targetIn(kind))));
   }
 
-  static @Nullable Double target(SpringRules.SpringRulesSheet sheet, Position p) {
-    return p.kind() == ValveKind.INTAKE
-        ? sheet.targetHeightIntakeIn()
-        : sheet.targetHeightExhaustIn();
+  /** Height wanted at a valve: the team's, or the data sheet's. */
+  private static double target(
+      Springs.StoredFitting f, SpringType type, SpringRules.SpringRulesSheet sheet) {
+    Double wanted =
+        f.fitting().valve().kind() == ValveKind.INTAKE
+            ? sheet.targetHeightIntakeIn()
+            : sheet.targetHeightExhaustIn();
+    return Objects.requireNonNullElse(wanted, type.referenceHeightIn());
+  }
+
+  /** Height a spring stands at: measured, or else the one that is wanted. */
+  static double height(
+      Springs.StoredFitting f, SpringType type, SpringRules.SpringRulesSheet sheet) {
+    Double measured = f.fitting().heightIn();
+    return measured != null ? measured : target(f, type, sheet);
   }
 
   private static Fit fit(
       Engine engine,
       SpringType type,
       Springs.StoredFitting f,
-      Position p,
+      Optional<Fit.Lift> lift,
       SpringRules.SpringRulesSheet sheet) {
-    Double measured = f.fitting().heightIn();
-    double height =
-        measured != null
-            ? measured
-            : Objects.requireNonNullElse(target(sheet, p), type.referenceHeightIn());
-    return Fit.of(
-        type,
-        new Fit.Measured(height, f.fitting().sealGapIn(), f.fitting().pocketIn(), null),
-        lift(engine, p.kind()),
-        engine.drive().lifter());
+    Fit.Measured measured =
+        new Fit.Measured(
+            height(f, type, sheet), f.fitting().sealGapIn(), f.fitting().pocketIn(), null);
+    return Fit.of(type, measured, lift, engine.drive().lifter());
   }
 
   private static List<WeakestLink.Link> links(
-      Engine engine, Position p, Fit fit, SpringRules.SpringRulesSheet sheet) {
+      Fit fit, Optional<Fit.Lift> lift, SpringRules.SpringRulesSheet sheet) {
     if (sheet.links() == null) {
       return List.of();
     }
@@ -256,15 +244,15 @@ class SpringReader {
             sheet.links(),
             new WeakestLink.Duty(
                 fit.openLbf(),
-                lift(engine, p.kind()).map(Fit.Lift::grossIn).orElse(0.0),
+                lift.map(Fit.Lift::grossIn).orElse(0.0),
                 sheet.topRpm() == null ? 0 : sheet.topRpm()))
         .links();
   }
 
   private static List<HeightPlan.Way> heightWays(
-      Springs.StoredFitting f, SpringType type, Position p, SpringRules.SpringRulesSheet sheet) {
+      Springs.StoredFitting f, SpringType type, SpringRules.SpringRulesSheet sheet) {
     Double measured = f.fitting().heightIn();
-    double target = Objects.requireNonNullElse(target(sheet, p), type.referenceHeightIn());
+    double target = target(f, type, sheet);
     double tolerance = Objects.requireNonNullElse(sheet.heightToleranceIn(), USUAL_TOLERANCE_IN);
     if (measured == null || Math.abs(measured - target) <= tolerance + 1e-9) {
       return List.of();
@@ -282,23 +270,18 @@ class SpringReader {
         .ways();
   }
 
-  SpringSaid said(
-      SetBook.Book known,
-      SetBook.BookedSet set,
-      SpringSet solved,
-      UUID id,
-      double hours,
-      List<ComingEvent> coming,
-      SpringRules.SpringRulesSheet sheet) {
-    Springs.StoredSpring spring = known.springs().get(id);
-    Situation now =
+  static SpringSaid said(
+      SetBook.Book known, SpringSet solved, UUID id, double hours, Standing now) {
+    SetBook.BookedSet set = known.of(id);
+    List<ComingEvent> coming = now.coming();
+    Situation situation =
         new Situation(
             id.toString(),
             hours,
             coming.stream().map(ComingEvent::plannedHours).toList(),
-            overRevved(known, set, id),
-            batchBroke(known, spring));
-    SpringOutlook o = solved.judge(now, sheet.limits(set.type()));
+            overRevved(known, set, id, now.lastOverRev()),
+            batchBroke(known, known.springs().get(id)));
+    SpringOutlook o = solved.judge(situation, now.sheet().limits(set.type()));
     String due = o.dueBefore().isPresent() ? coming.get(o.dueBefore().getAsInt()).name() : null;
     return new SpringSaid(
         o.verdict(),
@@ -307,8 +290,7 @@ class SpringReader {
         range(o.lossAtNext()),
         o.underAtNext(),
         o.underAfter(),
-        new HoursLeft(
-            finite(o.hoursLeft().low()), finite(o.hoursLeft().mid()), finite(o.hoursLeft().high())),
+        hoursLeft(o.hoursLeft()),
         o.verdict() == Verdict.CHANGE && due == null ? coming.get(0).name() : due,
         o.ownWay(),
         o.surprise().isPresent() ? o.surprise().getAsDouble() : null,
@@ -316,18 +298,18 @@ class SpringReader {
         o.tests());
   }
 
-  private boolean overRevved(SetBook.Book known, SetBook.BookedSet set, UUID id) {
-    Optional<Springs.StoredFitting> here =
-        known.fittings().getOrDefault(id, List.of()).stream()
-            .filter(Springs.StoredFitting::open)
-            .findFirst();
+  /** Over-revved on a day after its last test, while it is fitted. */
+  private static boolean overRevved(
+      SetBook.Book known, SetBook.BookedSet set, UUID id, Optional<LocalDate> lastOverRev) {
+    boolean here =
+        known.fittings().getOrDefault(id, List.of()).stream().anyMatch(Springs.StoredFitting::open);
     Optional<LocalDate> tested =
         set.bySpring().getOrDefault(id, List.of()).stream()
             .map(b -> LocalDate.ofInstant(b.test().startedAt, ZoneOffset.UTC))
             .max(Comparator.naturalOrder());
-    return here.isPresent()
+    return here
         && tested.isPresent()
-        && runs.overRevvedSince(here.get().fitting().engineId(), tested.get().plusDays(1));
+        && lastOverRev.filter(day -> day.isAfter(tested.get())).isPresent();
   }
 
   private static Optional<Double> batchBroke(SetBook.Book known, Springs.StoredSpring spring) {
@@ -344,6 +326,10 @@ class SpringReader {
 
   static LossRange range(Range r) {
     return new LossRange(r.low(), r.mid(), r.high());
+  }
+
+  static HoursLeft hoursLeft(Range r) {
+    return new HoursLeft(finite(r.low()), finite(r.mid()), finite(r.high()));
   }
 
   private static @Nullable Double finite(double v) {

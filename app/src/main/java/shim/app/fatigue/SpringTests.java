@@ -232,8 +232,7 @@ public class SpringTests {
           "valve", e.valve() + " has no spring fitted: nothing can be read there");
     }
     return here.stream()
-        .filter(f -> f.fitting().fromHours() <= test.engineHours + 1e-9)
-        .filter(f -> f.open() || f.fitting().toHours() >= test.engineHours)
+        .filter(f -> f.inAt(test.engineHours))
         .reduce((a, b) -> b)
         .map(f -> f.fitting().springId())
         .orElseThrow(

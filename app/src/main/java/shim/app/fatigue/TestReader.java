@@ -80,8 +80,12 @@ class TestReader {
         before.book().sets().stream().findFirst().map(s -> s.type().nominalLbf()).orElse(1.0);
     Optional<TesterDay> day = SetBook.day(checked, near);
     List<Entry> entries = new ArrayList<>();
+    Map<Position, Springs.StoredFitting> fitted = springs.fittedAt(test.engineId, test.engineHours);
+    SpringRules.SpringRulesSheet sheet = rules.of(test.engineId);
     for (Position p : order(test, stored)) {
-      fitting(test, p).ifPresent(f -> entries.add(entry(test, before, f, p, bySpring, day)));
+      if (fitted.containsKey(p)) {
+        entries.add(entry(test, before, fitted.get(p), sheet, bySpring, day));
+      }
     }
     double median =
         Robust.median(entries.stream().map(Entry::loss).filter(Objects::nonNull).toList())
@@ -116,9 +120,7 @@ class TestReader {
 
   private Before before(TestRow test) {
     SetBook.Book known = book.of(test.engineId, test);
-    Map<UUID, SpringSet> solved = new HashMap<>();
-    known.sets().forEach(s -> solved.put(s.typeId(), s.solved()));
-    return new Before(known, solved);
+    return new Before(known, known.solved());
   }
 
   private DayView dayView(TesterDay day, Before before) {
@@ -141,14 +143,6 @@ class TestReader {
             100 * day.sd(),
             day.correction()),
         TesterHabit.warning(habit, day).orElse(null));
-  }
-
-  private Optional<Springs.StoredFitting> fitting(TestRow test, Position p) {
-    return springs.fittings(test.engineId).stream()
-        .filter(f -> f.fitting().valve().equals(p))
-        .filter(f -> f.fitting().fromHours() <= test.engineHours + 1e-9)
-        .filter(f -> f.open() || f.fitting().toHours() >= test.engineHours)
-        .reduce((a, b) -> b);
   }
 
   /** Firing order, bank by bank, or the stops of the setting order. */
@@ -183,23 +177,19 @@ class TestReader {
         r.note);
   }
 
-  private Entry entry(
+  private static Entry entry(
       TestRow test,
       Before before,
       Springs.StoredFitting f,
-      Position p,
+      SpringRules.SpringRulesSheet sheet,
       Map<UUID, List<LoadRow>> bySpring,
       Optional<TesterDay> day) {
     UUID id = f.fitting().springId();
+    Position p = f.fitting().valve();
     SetBook.BookedSet set = before.book().of(id);
     SpringType type = set.type();
     SpringSet solved = before.solved().get(set.typeId());
-    Double measured = f.fitting().heightIn();
-    double height =
-        measured != null
-            ? measured
-            : Objects.requireNonNullElse(
-                SpringReader.target(rules.of(test.engineId), p), type.referenceHeightIn());
+    double height = SpringReader.height(f, type, sheet);
     double hours = before.book().hoursNow(id, test.engineHours);
     double baseline = solved.baselineLbf(id.toString());
     Range loss = solved.loss(id.toString(), Math.max(1, hours));
@@ -239,9 +229,7 @@ class TestReader {
         whole,
         corrected,
         corrected == null ? null : 1 - corrected / baseline,
-        last(before, set, id, type)
-            .map(l -> corrected == null ? null : corrected / l - 1)
-            .orElse(null),
+        last(before, id).map(l -> corrected == null ? null : corrected / l - 1).orElse(null),
         REPEATABILITY * solved.spreads().reading(),
         corrected == null ? null : Math.log(corrected / expected) / spread);
   }
@@ -251,25 +239,10 @@ class TestReader {
   }
 
   /** The last test's load, corrected by its own check spring. */
-  private static Optional<Double> last(
-      Before before, SetBook.BookedSet set, UUID id, SpringType type) {
-    List<SetBook.Booked> used =
-        set.bySpring().getOrDefault(id, List.of()).stream().filter(SetBook.Booked::used).toList();
-    if (used.isEmpty()) {
-      return Optional.empty();
-    }
-    UUID test = used.get(used.size() - 1).test().id;
-    double raw =
-        used.stream()
-            .filter(b -> b.test().id.equals(test))
-            .mapToDouble(SetBook.Booked::atReferenceLbf)
-            .average()
-            .orElseThrow();
-    double correction =
-        SetBook.day(before.book().checks().get(test), type.nominalLbf())
-            .map(TesterDay::correction)
-            .orElse(1.0);
-    return Optional.of(raw * correction);
+  private static Optional<Double> last(Before before, UUID id) {
+    return before.book().tested(id, SetBook.Booked::used).stream()
+        .map(SetBook.InTest::correctedLbf)
+        .reduce((a, b) -> b);
   }
 
   /** One valve of the test before it is held against the others. */

@@ -10,7 +10,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import shim.core.fatigue.Limits;
-import shim.core.fatigue.Range;
 import shim.core.fatigue.Reason;
 import shim.core.fatigue.SetHistory;
 import shim.core.fatigue.SetPrior;
@@ -98,19 +97,14 @@ class VerdictController {
   }
 
   private static CalcVerdict verdict(SpringOutlook o, List<CalcLoss> losses) {
-    Range left = o.hoursLeft();
     return new CalcVerdict(
         o.spring(),
         o.verdict(),
         o.reasons(),
         SpringReader.range(o.lossAtNext()),
         o.underAtNext(),
-        new SpringViews.HoursLeft(finite(left.low()), finite(left.mid()), finite(left.high())),
+        SpringReader.hoursLeft(o.hoursLeft()),
         losses);
-  }
-
-  private static @Nullable Double finite(double v) {
-    return Double.isInfinite(v) ? null : v;
   }
 
   private static SpringOutlook judge(

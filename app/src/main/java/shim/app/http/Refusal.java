@@ -1,6 +1,7 @@
 package shim.app.http;
 
 import java.util.List;
+import shim.core.engine.Problem;
 
 /** Input that cannot be taken, in the user's words, with every field that is at fault. */
 public class Refusal extends RuntimeException {
@@ -30,6 +31,16 @@ public class Refusal extends RuntimeException {
 
   public static Refusal invalid(String field, String message) {
     return new Refusal(Kind.INVALID, message, List.of(new FieldError(field, message)));
+  }
+
+  /** A sheet that cannot be taken: its refused fields, each by its path under a prefix. */
+  public static Refusal sheet(String message, String prefix, List<Problem> problems) {
+    return invalid(
+        message,
+        problems.stream()
+            .filter(p -> p.weight() == Problem.Weight.REFUSED)
+            .map(p -> new FieldError(prefix + p.field(), p.message()))
+            .toList());
   }
 
   public static Refusal notFound(String message) {

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -174,8 +175,7 @@ class Notebook {
     if (valve == null) {
       throw refused(l, "the height is missing");
     }
-    return springs
-        .at(engineId, valve)
+    return Optional.ofNullable(springs.fitted(engineId).get(valve))
         .map(
             f ->
                 f.fitting().heightIn() != null

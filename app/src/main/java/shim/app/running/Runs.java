@@ -8,6 +8,7 @@ import jakarta.validation.constraints.PositiveOrZero;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -155,10 +156,12 @@ public class Runs {
     return row.engineId;
   }
 
-  /** The engine was over-revved on or after a day. */
+  /** The last day on which an engine was over-revved. */
   @Transactional(readOnly = true)
-  public boolean overRevvedSince(UUID engineId, LocalDate day) {
+  public Optional<LocalDate> lastOverRev(UUID engineId) {
     return rows.findByEngineIdOrderByOnDate(engineId).stream()
-        .anyMatch(r -> r.overRevs > 0 && !r.onDate.isBefore(day));
+        .filter(r -> r.overRevs > 0)
+        .map(r -> r.onDate)
+        .reduce((a, b) -> b);
   }
 }

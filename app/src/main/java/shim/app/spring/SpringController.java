@@ -7,6 +7,7 @@ import jakarta.validation.constraints.PositiveOrZero;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -20,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import shim.app.engine.Engines;
+import shim.app.http.Refusal;
 import shim.core.engine.Lifter;
 import shim.core.engine.Position;
 import shim.core.engine.Problem;
@@ -28,6 +30,7 @@ import shim.core.spring.HeightPlan;
 import shim.core.spring.SpringCheck;
 import shim.core.spring.SpringSheet;
 import shim.core.spring.SpringSort;
+import shim.core.spring.SpringType;
 import shim.core.spring.WeakestLink;
 
 /** Spring types, springs and fittings; and the arithmetic of heights as stateless calls. */
@@ -146,9 +149,10 @@ class SpringController {
   @Transactional
   public void putSet(
       @PathVariable UUID engineId, @PathVariable UUID id, @RequestBody @Valid NewSet set) {
+    Set<Position> taken = springs.fitted(engineId).keySet();
     for (Position valve : engines.get(engineId).engine().layout().positions()) {
       UUID spring = part(id, "spring " + valve);
-      if (springs.at(engineId, valve).isEmpty()) {
+      if (!taken.contains(valve)) {
         springs.put(
             spring,
             new Springs.SpringEntry(
@@ -224,14 +228,7 @@ class SpringController {
   /** Loads and clearances of a spring at a valve. */
   @PostMapping("/api/calc/spring-fit")
   Fit fit(@RequestBody @Valid FitRequest r) {
-    return Fit.of(
-        SpringCheck.check(r.sheet())
-            .type()
-            .orElseThrow(
-                () -> shim.app.http.Refusal.invalid("sheet", "this sheet is no spring type yet")),
-        r.measured(),
-        Optional.ofNullable(r.lift()),
-        r.lifter());
+    return Fit.of(type(r.sheet()), r.measured(), Optional.ofNullable(r.lift()), r.lifter());
   }
 
   /** The part of the chain nearest to its limit. */
@@ -246,15 +243,12 @@ class SpringController {
     return SpringSort.of(
         r.box(),
         r.pockets(),
-        new SpringSort.Wanted(
-            r.targetIn(),
-            r.toleranceIn(),
-            r.shimsIn(),
-            SpringCheck.check(r.sheet())
-                .type()
-                .orElseThrow(
-                    () ->
-                        shim.app.http.Refusal.invalid("sheet", "this sheet is no spring type yet"))
-                .curve()));
+        new SpringSort.Wanted(r.targetIn(), r.toleranceIn(), r.shimsIn(), type(r.sheet()).curve()));
+  }
+
+  private static SpringType type(SpringSheet sheet) {
+    return SpringCheck.check(sheet)
+        .type()
+        .orElseThrow(() -> Refusal.invalid("sheet", "this sheet is no spring type yet"));
   }
 }

@@ -7,7 +7,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
-import shim.core.engine.Problem;
 import shim.core.spring.SpringCheck;
 import shim.core.spring.SpringSheet;
 import shim.core.spring.SpringType;
@@ -46,13 +45,10 @@ public class SpringTypes {
   /** Keeps a sheet under an id the client made; safe to repeat. */
   @Transactional
   public StoredType put(UUID id, SpringSheet sheet, @Nullable String who) {
-    List<Refusal.FieldError> wrong =
-        SpringCheck.check(sheet).problems().stream()
-            .filter(p -> p.weight() == Problem.Weight.REFUSED)
-            .map(p -> new Refusal.FieldError(p.field(), p.message()))
-            .toList();
-    if (!wrong.isEmpty()) {
-      throw Refusal.invalid("the spring type cannot be kept yet; what you typed is here", wrong);
+    SpringCheck.Checked checked = SpringCheck.check(sheet);
+    if (checked.type().isEmpty()) {
+      throw Refusal.sheet(
+          "the spring type cannot be kept yet; what you typed is here", "", checked.problems());
     }
     SpringTypeRow row = rows.findById(id).orElseGet(() -> new SpringTypeRow(id));
     row.name = String.valueOf(sheet.name()).strip();

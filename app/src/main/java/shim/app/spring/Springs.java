@@ -8,10 +8,13 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -99,6 +102,12 @@ public class Springs {
   public record StoredFitting(UUID id, FittingEntry fitting) {
     public boolean open() {
       return fitting.toHours() == null;
+    }
+
+    /** It was in when its engine stood at some hours. */
+    public boolean inAt(double engineHours) {
+      return fitting.fromHours() <= engineHours + 1e-9
+          && (open() || fitting.toHours() >= engineHours);
     }
   }
 
@@ -245,12 +254,23 @@ public class Springs {
     return fittings.findBySpringIdInOrderByFittedAt(springs).stream().map(Springs::view).toList();
   }
 
-  /** What is at a valve now. */
+  /** What is at each valve now. */
   @Transactional(readOnly = true)
-  public Optional<StoredFitting> at(UUID engineId, Position valve) {
-    return fittings(engineId).stream()
-        .filter(f -> f.open() && f.fitting().valve().equals(valve))
-        .findFirst();
+  public Map<Position, StoredFitting> fitted(UUID engineId) {
+    return byValve(fittings(engineId), StoredFitting::open);
+  }
+
+  /** What was at each valve when the engine stood at some hours; the later fitting counts. */
+  @Transactional(readOnly = true)
+  public Map<Position, StoredFitting> fittedAt(UUID engineId, double engineHours) {
+    return byValve(fittings(engineId), f -> f.inAt(engineHours));
+  }
+
+  private static Map<Position, StoredFitting> byValve(
+      List<StoredFitting> fittings, Predicate<StoredFitting> which) {
+    Map<Position, StoredFitting> byValve = new HashMap<>();
+    fittings.stream().filter(which).forEach(f -> byValve.put(f.fitting().valve(), f));
+    return byValve;
   }
 
   private static StoredSpring view(SpringRow r) {
