@@ -1,8 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
 import { answered, api, type Schemas } from "../../api/client";
 import { deliver, type TestParcel, waitingTests } from "../../api/outbox";
 import { springTest } from "../../api/queries";
+import { useUnsent } from "../../api/useUnsent";
 import { useSettings } from "../../shell/settings";
 
 export type SpringTest = Schemas["SpringTestView"];
@@ -14,7 +14,9 @@ export function useSpringTest(id: string) {
   const query = useQuery(springTest(id));
   const settings = useSettings();
   const hand = settings.hand || query.data?.hand || "";
-  const [unsent, setUnsent] = useState(() => waitingTests().length);
+  const { unsent, count } = useUnsent(waitingTests, (next) =>
+    deliver(next).then((answer) => queries.setQueryData(springTest(next.testId).queryKey, answer)),
+  );
   const key = springTest(id).queryKey;
   const show = async (test: SpringTest) => {
     await queries.cancelQueries({ queryKey: key });
@@ -24,7 +26,7 @@ export function useSpringTest(id: string) {
   const send = useMutation({
     mutationFn: (parcel: TestParcel) => deliver(parcel),
     onSuccess: show,
-    onSettled: () => setUnsent(waitingTests().length),
+    onSettled: count,
   });
   const withdraw = useMutation({
     mutationFn: (readingId: string) =>
@@ -50,20 +52,6 @@ export function useSpringTest(id: string) {
       answered(api.PUT("/api/spring-tests/{id}/end", { params: { path: { id } }, body: { hand } })),
     onSuccess: show,
   });
-
-  useEffect(() => {
-    if (unsent === 0) return;
-    const timer = setInterval(() => {
-      const [next] = waitingTests();
-      if (next) {
-        deliver(next)
-          .then((t) => queries.setQueryData(springTest(next.testId).queryKey, t))
-          .catch(() => undefined)
-          .finally(() => setUnsent(waitingTests().length));
-      } else setUnsent(0);
-    }, 1500);
-    return () => clearInterval(timer);
-  }, [unsent, queries]);
 
   /** Keeps a reading; a second setting stands beside the first. */
   const read = (

@@ -1,8 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
 import { answered, api, type Schemas, type Valve } from "../../api/client";
 import { deliver, type RoundParcel, waitingRounds } from "../../api/outbox";
 import { round as roundQuery } from "../../api/queries";
+import { useUnsent } from "../../api/useUnsent";
 import { useSettings } from "../../shell/settings";
 
 export type Round = Schemas["RoundView"];
@@ -21,7 +21,9 @@ export function useRound(id: string) {
   const query = useQuery(roundQuery(id));
   const settings = useSettings();
   const hand = settings.hand || query.data?.hand || "";
-  const [unsent, setUnsent] = useState(() => waitingRounds().length);
+  const { unsent, count } = useUnsent(waitingRounds, (next) =>
+    deliver(next).then((answer) => queries.setQueryData(roundQuery(next.roundId).queryKey, answer)),
+  );
   const key = roundQuery(id).queryKey;
   /** The answer to a change is newer than any question still on its way: that one is called back. */
   const show = async (round: Round) => {
@@ -32,7 +34,7 @@ export function useRound(id: string) {
   const send = useMutation({
     mutationFn: (parcel: RoundParcel) => deliver(parcel),
     onSuccess: show,
-    onSettled: () => setUnsent(waitingRounds().length),
+    onSettled: count,
   });
   const crank = useMutation({
     mutationFn: (crankDeg: number) =>
@@ -50,20 +52,6 @@ export function useRound(id: string) {
       ),
     onSuccess: show,
   });
-
-  useEffect(() => {
-    if (unsent === 0) return;
-    const timer = setInterval(() => {
-      const [next] = waitingRounds();
-      if (next) {
-        deliver(next)
-          .then((r) => queries.setQueryData(roundQuery(next.roundId).queryKey, r))
-          .catch(() => undefined)
-          .finally(() => setUnsent(waitingRounds().length));
-      } else setUnsent(0);
-    }, 1500);
-    return () => clearInterval(timer);
-  }, [unsent, queries]);
 
   const read = (valve: ValveView, phase: Phase, said: Said) => {
     const held = phase === "FOUND" ? valve.found : valve.left;
