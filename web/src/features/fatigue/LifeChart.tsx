@@ -1,11 +1,11 @@
 import { scaleLinear } from "d3-scale";
 import type { Schemas } from "../../api/client";
 import { useSettings } from "../../shell/settings";
+import { Axes, type Scale } from "../../ui/Axes";
 import { useWidth } from "../../ui/useWidth";
 import { loadText, loadUnit } from "../../units/load";
 
 type Life = Schemas["SpringLife"];
-type Scale = ReturnType<typeof scaleLinear<number, number>>;
 
 const PAD = { l: 46, r: 14, t: 22, b: 26 };
 
@@ -42,28 +42,7 @@ export function LifeChart({ life, height }: LifeChartProps) {
   return (
     <div ref={box} className="w-full min-w-0">
       <svg width={width} height={height} role="img" aria-label={described(life, unit)} className="block">
-        <g className="num" fontSize={15} fill="var(--muted)">
-          {y.ticks(5).map((t) => (
-            <g key={t}>
-              <line
-                x1={PAD.l}
-                x2={width - PAD.r}
-                y1={y(t)}
-                y2={y(t)}
-                stroke="var(--hair)"
-                strokeWidth={0.6}
-              />
-              <text x={PAD.l - 6} y={y(t)} textAnchor="end" dominantBaseline="central">
-                {loadText(t, unit, 0)}
-              </text>
-            </g>
-          ))}
-          {x.ticks(8).map((t) => (
-            <text key={t} x={x(t)} y={height - 6} textAnchor="middle">
-              {t} h
-            </text>
-          ))}
-        </g>
+        <Axes x={x} y={y} pad={PAD} width={width} height={height} yText={(t) => loadText(t, unit, 0)} />
         <path d={area(life.set, x, y)} fill="var(--ok)" opacity={0.18} />
         <path d={line(life.set, x, y)} fill="none" stroke="var(--ok)" strokeDasharray="6 4" />
         <path d={area(life.fan, x, y)} fill="var(--accent)" opacity={0.25} />

@@ -1,5 +1,6 @@
 import { scaleLinear } from "d3-scale";
 import type { Schemas, Valve } from "../../api/client";
+import { Axes } from "../../ui/Axes";
 import { useWidth } from "../../ui/useWidth";
 
 const PAD = { l: 40, r: 44, t: 10, b: 26 };
@@ -28,28 +29,14 @@ export function SetChart({ known, onValve }: SetChartProps) {
   return (
     <div ref={box} className="w-full min-w-0">
       <svg width={width} height={HEIGHT} role="img" aria-label="Loss of every spring over its hours">
-        <g className="num" fontSize={15} fill="var(--muted)">
-          {y.ticks(5).map((t) => (
-            <g key={t}>
-              <line
-                x1={PAD.l}
-                x2={width - PAD.r}
-                y1={y(t)}
-                y2={y(t)}
-                stroke="var(--hair)"
-                strokeWidth={0.6}
-              />
-              <text x={PAD.l - 6} y={y(t)} textAnchor="end" dominantBaseline="central">
-                {t < 0 ? `−${-t}` : t}
-              </text>
-            </g>
-          ))}
-          {x.ticks(8).map((t) => (
-            <text key={t} x={x(t)} y={HEIGHT - 6} textAnchor="middle">
-              {t} h
-            </text>
-          ))}
-        </g>
+        <Axes
+          x={x}
+          y={y}
+          pad={PAD}
+          width={width}
+          height={HEIGHT}
+          yText={(t) => (t < 0 ? `−${-t}` : String(t))}
+        />
         <line
           x1={PAD.l}
           x2={width - PAD.r}

@@ -1,6 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import type { Schemas } from "../../api/client";
 import { useSettings } from "../../shell/settings";
+import { Axes, type Scale } from "../../ui/Axes";
 import { useWidth } from "../../ui/useWidth";
 import { lashText } from "../../units/lash";
 
@@ -61,7 +62,9 @@ export function LashChart({ points, targets, changes, height, large = false, ...
             )}
           </g>
         )}
-        {large && <Axes x={x} y={y} pad={pad} width={width} height={height} />}
+        {large && (
+          <Axes x={x} y={y} pad={pad} width={width} height={height} yText={(t) => lashText(t, unit)} />
+        )}
         {changes.map((c) => (
           <line
             key={c.id}
@@ -99,36 +102,7 @@ export function LashChart({ points, targets, changes, height, large = false, ...
   );
 }
 
-interface AxesProps {
-  x: ReturnType<typeof scaleLinear<number, number>>;
-  y: ReturnType<typeof scaleLinear<number, number>>;
-  pad: { l: number; r: number; t: number; b: number };
-  width: number;
-  height: number;
-}
-
-function Axes({ x, y, pad, width, height }: AxesProps) {
-  const { unit } = useSettings();
-  return (
-    <g className="num" fontSize={15} fill="var(--muted)">
-      {y.ticks(5).map((t) => (
-        <g key={t}>
-          <line x1={pad.l} x2={width - pad.r} y1={y(t)} y2={y(t)} stroke="var(--hair)" strokeWidth={0.6} />
-          <text x={pad.l - 6} y={y(t)} textAnchor="end" dominantBaseline="central">
-            {lashText(t, unit)}
-          </text>
-        </g>
-      ))}
-      {x.ticks(8).map((t) => (
-        <text key={t} x={x(t)} y={height - 6} textAnchor="middle">
-          {t} h
-        </text>
-      ))}
-    </g>
-  );
-}
-
-function Visit({ p, x, y, r }: { p: Schemas["Point"]; x: AxesProps["x"]; y: AxesProps["y"]; r: number }) {
+function Visit({ p, x, y, r }: { p: Schemas["Point"]; x: Scale; y: Scale; r: number }) {
   const cx = x(p.engineHours);
   const cold = p.state === "COLD";
   return (
