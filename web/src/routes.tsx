@@ -14,6 +14,10 @@ import { HistoryPage } from "./features/lash/HistoryPage";
 import { BlankSheetPage, FilledSheetPage } from "./features/lash/LashSheet";
 import { RoundPage } from "./features/lash/RoundPage";
 import { StartPage } from "./features/lash/StartPage";
+import { BoxPage } from "./features/spring/BoxPage";
+import { ComparePage } from "./features/spring/ComparePage";
+import { OrderSheetPage } from "./features/spring/OrderSheetPage";
+import { PocketsPage } from "./features/spring/PocketsPage";
 import { SpringSetupPage } from "./features/spring/SpringSetupPage";
 import { NotFound, Shell } from "./shell/Shell";
 
@@ -34,6 +38,10 @@ const routeTree = rootRoute.addChildren([
   at("/engines/$id/test", TestStartPage),
   at("/engines/$id/spring-setup", SpringSetupPage),
   at("/engines/$id/spring-sheet", SpringSheetPage),
+  at("/engines/$id/pockets", PocketsPage),
+  at("/engines/$id/spring-compare", ComparePage),
+  at("/engines/$id/spring-box", BoxPage),
+  at("/engines/$id/order-sheet", OrderSheetPage),
   at("/engines/$id/files", FilesPage),
   at("/tests/$id", TestPage),
   at("/rounds/$id", RoundPage),

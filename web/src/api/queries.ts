@@ -112,6 +112,33 @@ export const springLife = (id: string) =>
     queryFn: () => answered(api.GET("/api/springs/{id}/life", { params: { path: { id } } })),
   });
 
+export const pockets = (engineId: string) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "pockets"],
+    queryFn: () => answered(api.GET("/api/engines/{id}/pockets", { params: { path: { id: engineId } } })),
+  });
+
+export const springCandidates = (engineId: string, asked: Schemas["Candidates"]) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "candidates", asked],
+    queryFn: () =>
+      answered(
+        api.POST("/api/engines/{id}/spring-candidates", {
+          params: { path: { id: engineId } },
+          body: asked,
+        }),
+      ),
+    retry: false,
+    placeholderData: (before: Schemas["Candidate"][] | undefined) => before,
+  });
+
+/** The spring test that is made stop by stop with a round. */
+export const roundTest = (roundId: string) =>
+  queryOptions({
+    queryKey: ["rounds", roundId, "spring-test"],
+    queryFn: () => answered(api.GET("/api/rounds/{id}/spring-test", { params: { path: { id: roundId } } })),
+  });
+
 export const springTypes = () =>
   queryOptions({ queryKey: ["spring-types"], queryFn: () => answered(api.GET("/api/spring-types")) });
 

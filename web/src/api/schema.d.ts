@@ -388,6 +388,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/{id}/spring-candidates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["candidates"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/weakest-link": {
         parameters: {
             query?: never;
@@ -628,6 +644,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rounds/{id}/spring-test": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["roundTest"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rounds/{id}/revisions": {
         parameters: {
             query?: never;
@@ -716,6 +748,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["rounds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/pockets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pockets"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1821,17 +1869,57 @@ export interface components {
             lossNow: number;
             because: string;
         };
-        Duty: {
+        Candidates: {
+            sheets: components["schemas"]["SpringSheet"][];
+            /** Format: double */
+            heightIntakeIn?: number;
+            /** Format: double */
+            heightExhaustIn?: number;
+            /** Format: double */
+            liftIntakeIn?: number;
+            /** Format: double */
+            liftExhaustIn?: number;
+            /** Format: double */
+            topRpm?: number;
+        };
+        At: {
+            /** Format: double */
+            heightIn: number;
+            /** Format: double */
+            loadLbf: number;
+        };
+        AtKind: {
+            /** @enum {string} */
+            kind: "INTAKE" | "EXHAUST";
+            /** Format: double */
+            liftIn: number;
+            fit: components["schemas"]["Fit"];
+            links: components["schemas"]["Link"][];
+            curve: components["schemas"]["At"][];
+        };
+        Candidate: {
+            name: string;
+            /** Format: double */
+            rateLbfPerIn: number;
+            kinds: components["schemas"]["AtKind"][];
+            outerAlone?: components["schemas"]["OuterAlone"];
+        };
+        Fit: {
+            /** Format: double */
+            heightIn: number;
+            /** Format: double */
+            seatLbf: number;
             /** Format: double */
             openLbf: number;
             /** Format: double */
-            grossLiftIn: number;
+            rateLbfPerIn: number;
             /** Format: double */
-            topRpm: number;
-        };
-        LinkRequest: {
-            limits: components["schemas"]["Limit"][];
-            duty: components["schemas"]["Duty"];
+            bindClearanceIn?: number;
+            /** Format: double */
+            sealClearanceIn?: number;
+            /** Format: double */
+            pocketPlayIn?: number;
+            remarks: components["schemas"]["Remark"][];
         };
         Link: {
             /** @enum {string} */
@@ -1843,6 +1931,29 @@ export interface components {
             limit: number;
             /** Format: double */
             used: number;
+        };
+        OuterAlone: {
+            /** Format: double */
+            share: number;
+            /** Format: double */
+            rateLbfPerIn: number;
+        };
+        Remark: {
+            /** @enum {string} */
+            weight: "KNOW" | "ASK" | "STOP";
+            words: string;
+        };
+        Duty: {
+            /** Format: double */
+            openLbf: number;
+            /** Format: double */
+            grossLiftIn: number;
+            /** Format: double */
+            topRpm: number;
+        };
+        LinkRequest: {
+            limits: components["schemas"]["Limit"][];
+            duty: components["schemas"]["Duty"];
         };
         WeakestLink: {
             links: components["schemas"]["Link"][];
@@ -2049,28 +2160,6 @@ export interface components {
             /** Format: double */
             statedClearanceIn?: number;
         };
-        Fit: {
-            /** Format: double */
-            heightIn: number;
-            /** Format: double */
-            seatLbf: number;
-            /** Format: double */
-            openLbf: number;
-            /** Format: double */
-            rateLbfPerIn: number;
-            /** Format: double */
-            bindClearanceIn?: number;
-            /** Format: double */
-            sealClearanceIn?: number;
-            /** Format: double */
-            pocketPlayIn?: number;
-            remarks: components["schemas"]["Remark"][];
-        };
-        Remark: {
-            /** @enum {string} */
-            weight: "KNOW" | "ASK" | "STOP";
-            words: string;
-        };
         CamTiming: {
             /** Format: double */
             tappetLiftIntakeIn: number;
@@ -2252,7 +2341,7 @@ export interface components {
             /** Format: double */
             hours: number;
             /** @description a valve, such as 3E or 3I1 */
-            valve: string;
+            valve?: string;
             rawLbf: number[];
             /** Format: double */
             rawMeanLbf: number;
@@ -2318,6 +2407,10 @@ export interface components {
             baselineLbf: number;
             /** Format: int32 */
             tests: number;
+        };
+        RoundTest: {
+            /** Format: uuid */
+            testId?: string;
         };
         ReadingRevision: {
             /** @description a valve, such as 3E or 3I1 */
@@ -2392,10 +2485,9 @@ export interface components {
             /** Format: double */
             lastRawLbf?: number;
             losses: components["schemas"]["LossAt"][];
+            foretold: components["schemas"]["LossAt"][];
             said: components["schemas"]["SpringSaid"];
             fit: components["schemas"]["Fit"];
-            links: components["schemas"]["Link"][];
-            heightWays: components["schemas"]["Way"][];
         };
         TesterLine: {
             /** Format: uuid */
@@ -2440,6 +2532,35 @@ export interface components {
             read: number;
             /** Format: int32 */
             valves: number;
+        };
+        EnginePockets: {
+            /** Format: double */
+            toleranceIn: number;
+            pockets: components["schemas"]["PocketView"][];
+            empty: string[];
+        };
+        PocketView: {
+            /** @description a valve, such as 3E or 3I1 */
+            position: string;
+            /** Format: uuid */
+            fittingId: string;
+            mark: string;
+            /** Format: uuid */
+            typeId: string;
+            fitting: components["schemas"]["FittingEntry"];
+            /** Format: double */
+            targetIn: number;
+            /** Format: double */
+            liftIn: number;
+            within: boolean;
+            fit: components["schemas"]["Fit"];
+            links: components["schemas"]["Link"][];
+            ways: components["schemas"]["WayThere"][];
+            curve: components["schemas"]["At"][];
+        };
+        WayThere: {
+            way: components["schemas"]["Way"];
+            fit: components["schemas"]["Fit"];
         };
         ChangeLine: {
             /** Format: uuid */
@@ -3359,6 +3480,32 @@ export interface operations {
             };
         };
     };
+    candidates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Candidates"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Candidate"][];
+                };
+            };
+        };
+    };
     weakest: {
         parameters: {
             query?: never;
@@ -3707,6 +3854,28 @@ export interface operations {
             };
         };
     };
+    roundTest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RoundTest"];
+                };
+            };
+        };
+    };
     revisions: {
         parameters: {
             query?: never;
@@ -3834,6 +4003,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RoundLine"][];
+                };
+            };
+        };
+    };
+    pockets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EnginePockets"];
                 };
             };
         };

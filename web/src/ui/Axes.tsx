@@ -10,10 +10,12 @@ interface AxesProps {
   height: number;
   /** A figure of the upright axis, in the person's unit. */
   yText: (value: number) => string;
+  /** A figure along the foot; hours when not told otherwise. */
+  xText?: (value: number) => string;
 }
 
-/** Hours along the foot, figures at the left, a hairline at each. */
-export function Axes({ x, y, pad, width, height, yText }: AxesProps) {
+/** Hours, or another measure, along the foot, figures at the left, a hairline at each. */
+export function Axes({ x, y, pad, width, height, yText, xText = (t) => `${t} h` }: AxesProps) {
   return (
     <g className="num" fontSize={15} fill="var(--muted)">
       {y.ticks(5).map((t) => (
@@ -26,7 +28,7 @@ export function Axes({ x, y, pad, width, height, yText }: AxesProps) {
       ))}
       {x.ticks(8).map((t) => (
         <text key={t} x={x(t)} y={height - 6} textAnchor="middle">
-          {t} h
+          {xText(t)}
         </text>
       ))}
     </g>

@@ -1,18 +1,19 @@
 import { useQuery } from "@tanstack/react-query";
+import { Link } from "@tanstack/react-router";
 import type { Schemas } from "../../api/client";
-import { lashHistory, springLife } from "../../api/queries";
+import { lashHistory, pockets, springLife } from "../../api/queries";
 import { kindOf } from "../../plan/geometry";
 import { MARKS, MarkIcon } from "../../plan/verdict";
 import { useSettings } from "../../shell/settings";
-import { Notice } from "../../ui/Notice";
+import { buttonClass } from "../../ui/Button";
 import { unitName } from "../../units/lash";
 import { heightText, heightUnit, loadText, loadUnit } from "../../units/load";
 import { LashChart } from "../lash/LashChart";
+import { PocketRemarks } from "../spring/PocketRemarks";
+import { PocketWays } from "../spring/PocketWays";
 import { LifeChart } from "./LifeChart";
 import { Numbers, Reasons } from "./Reasons";
 import type { SpringAt } from "./springFaces";
-
-const WEIGHT = { KNOW: "know", ASK: "ask", STOP: "stop" } as const;
 
 interface SpringPanelProps {
   engineId: string;
@@ -37,7 +38,7 @@ export function SpringPanel({ engineId, spring }: SpringPanelProps) {
       {life && <LifeChart life={life} height={210} />}
       <Reasons said={spring.said} />
       {life && <LashAbove engineId={engineId} spring={spring} life={life} />}
-      <InPocket spring={spring} />
+      <InPocket engineId={engineId} spring={spring} />
       {life && life.fittings.length > 0 && <Fittings life={life} />}
     </section>
   );
@@ -68,10 +69,10 @@ function LashAbove({ engineId, spring, life }: SpringPanelProps & { life: Schema
   );
 }
 
-function InPocket({ spring }: { spring: SpringAt }) {
+function InPocket({ engineId, spring }: SpringPanelProps) {
   const { unit } = useSettings();
   const { fit } = spring;
-  const weakest = spring.links[0];
+  const pocket = useQuery(pockets(engineId)).data?.pockets.find((p) => p.position === spring.position);
   return (
     <div className="grid gap-2">
       <h3 className="text-base">In its pocket</h3>
@@ -84,28 +85,13 @@ function InPocket({ spring }: { spring: SpringAt }) {
         {fit.sealClearanceIn !== undefined && `, ${heightText(fit.sealClearanceIn, unit)} to the seal`}
         {fit.pocketPlayIn !== undefined && `, ${heightText(fit.pocketPlayIn, unit)} play in the pocket`}
       </p>
-      {weakest && (
-        <p className={weakest.used > 1 ? "font-semibold text-tight" : "text-muted"}>
-          Weakest link: {weakest.part.toLowerCase()} at {Math.round(100 * weakest.used)} % of its {weakest.of}
-        </p>
-      )}
-      {fit.remarks.map((r) => (
-        <Notice key={r.words} tone={WEIGHT[r.weight]}>
-          {r.words}
-        </Notice>
-      ))}
-      {spring.heightWays.length > 0 && (
-        <Notice tone="ask">
-          <p className="font-semibold">Height out of tolerance. Ways, the best first:</p>
-          <ol className="list-decimal pl-5">
-            {spring.heightWays.slice(0, 4).map((w) => (
-              <li key={w.words}>
-                {w.words}: <b className="num">{heightText(w.heightIn, unit)}</b>
-              </li>
-            ))}
-          </ol>
-        </Notice>
-      )}
+      <PocketRemarks fit={fit} links={pocket?.links ?? []} />
+      {pocket && pocket.ways.length > 0 && <PocketWays pocket={pocket} />}
+      <p>
+        <Link to="/engines/$id/pockets" params={{ id: engineId }} className={buttonClass("quiet")}>
+          Heights and parts
+        </Link>
+      </p>
     </div>
   );
 }

@@ -38,7 +38,8 @@ public final class EnginePage {
   private static final int ENGINES = 40;
   private static final int TESTS = 52;
   private static final int REPEATS = 12;
-  private static final int ASKED = 15;
+  private static final int WARM_UP = 100;
+  private static final int ASKED = 25;
   private static final int PORT = 8497;
   private static final String SHEET =
       "{\"name\":\"Bench %d\",\"layout\":{\"arrangement\":\"V\",\"firingOrder\":\"1-8-4-3-6-5-7-2\","
@@ -114,7 +115,7 @@ public final class EnginePage {
 
   private static double time(Work work) throws Exception {
     double[] millis = new double[ASKED];
-    for (int i = -ASKED; i < ASKED; i++) {
+    for (int i = -WARM_UP; i < ASKED; i++) {
       long from = System.nanoTime();
       if (work.doIt() == null) {
         throw new IllegalStateException("no answer");

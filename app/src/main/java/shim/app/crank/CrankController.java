@@ -6,11 +6,9 @@ import jakarta.validation.constraints.Min;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
-import shim.app.http.Refusal;
+import shim.app.engine.Engines;
 import shim.core.crank.School;
-import shim.core.engine.Engine;
 import shim.core.engine.EngineSheet;
-import shim.core.engine.SheetCheck;
 
 /** The setting order as stateless calls: sheet and school in; stops, slack and barring out. */
 @RestController
@@ -39,19 +37,11 @@ class CrankController {
   @PostMapping("/api/calc/setting-plan")
   Plans.PlanView plan(@RequestBody @Valid PlanRequest request) {
     return Plans.plan(
-        engine(request.sheet()), request.school(), request.stops(), request.onMarks());
+        Engines.reading(request.sheet()), request.school(), request.stops(), request.onMarks());
   }
 
   @PostMapping("/api/calc/setting-plans")
   Plans.Comparison compare(@RequestBody @Valid CompareRequest request) {
-    return Plans.compare(engine(request.sheet()), request.stops(), request.onMarks());
-  }
-
-  private static Engine engine(EngineSheet sheet) {
-    SheetCheck.Checked checked = SheetCheck.check(sheet);
-    return checked
-        .engine()
-        .orElseThrow(
-            () -> Refusal.sheet("this sheet is no engine yet", "sheet.", checked.problems()));
+    return Plans.compare(Engines.reading(request.sheet()), request.stops(), request.onMarks());
   }
 }

@@ -37,6 +37,15 @@ public class Engines {
     }
   }
 
+  /** An engine from a sheet that comes with a call and is not kept. */
+  public static Engine reading(EngineSheet sheet) {
+    SheetCheck.Checked checked = SheetCheck.check(sheet);
+    return checked
+        .engine()
+        .orElseThrow(
+            () -> Refusal.sheet("this sheet is no engine yet", "sheet.", checked.problems()));
+  }
+
   public List<Stored> all() {
     return rows.findAllByOrderByName().stream().map(this::stored).toList();
   }

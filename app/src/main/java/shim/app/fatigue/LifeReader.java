@@ -131,7 +131,7 @@ class LifeReader {
         t.test().startedAt,
         t.test().engineHours,
         t.hours(),
-        Position.parse(first.row().valve() == null ? "1I" : first.row().valve()),
+        first.row().valve() == null ? null : Position.parse(first.row().valve()),
         list.stream().map(SetBook.Booked::atReferenceLbf).toList(),
         t.rawLbf(),
         corrected,

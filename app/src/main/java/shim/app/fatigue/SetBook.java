@@ -33,12 +33,12 @@ class SetBook {
   private static final double NEAR_IN = 0.1;
 
   private final TestRows tests;
-  private final LoadRows loads;
+  private final LoadsSeen loads;
   private final CheckRows checks;
   private final Springs springs;
   private final SpringTypes types;
 
-  SetBook(TestRows tests, LoadRows loads, CheckRows checks, Springs springs, SpringTypes types) {
+  SetBook(TestRows tests, LoadsSeen loads, CheckRows checks, Springs springs, SpringTypes types) {
     this.tests = tests;
     this.loads = loads;
     this.checks = checks;
@@ -144,7 +144,7 @@ class SetBook {
     Map<UUID, List<Springs.StoredFitting>> fittings =
         springs.fittingsOf(ids).stream()
             .collect(Collectors.groupingBy(f -> f.fitting().springId()));
-    List<LoadSeen> rows = loads.seenOf(ids);
+    List<LoadSeen> rows = loads.of(ids);
     Map<UUID, TestRow> testsById = new HashMap<>();
     tests
         .findAllById(rows.stream().map(r -> r.testId()).distinct().toList())
@@ -174,13 +174,14 @@ class SetBook {
     SpringType type = types.get(typeId).type();
     HeatState state = state(rows, testsById);
     // All repeats of a spring in a test were read at the same hours of it.
-    Map<List<UUID>, Double> hours = new HashMap<>();
+    Map<UUID, Map<UUID, Double>> hours = new HashMap<>();
     List<Booked> all = new ArrayList<>();
     for (LoadSeen r : rows) {
       TestRow test = testsById.get(r.testId());
       double own =
-          hours.computeIfAbsent(
-              List.of(r.springId(), r.testId()), k -> hours(r.springId(), test, book));
+          hours
+              .computeIfAbsent(r.testId(), t -> new HashMap<>())
+              .computeIfAbsent(r.springId(), spring -> hours(spring, test, book));
       all.add(booked(r, test, type, state, own));
     }
     List<TestRow> counted =

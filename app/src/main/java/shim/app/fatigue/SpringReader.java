@@ -25,12 +25,11 @@ import shim.app.fatigue.SpringViews.SpringSaid;
 import shim.app.fatigue.SpringViews.TesterLine;
 import shim.app.running.Events;
 import shim.app.running.Runs;
+import shim.app.spring.Pockets;
 import shim.app.spring.SpringRules;
 import shim.app.spring.Springs;
-import shim.core.engine.CamCard;
 import shim.core.engine.Engine;
 import shim.core.engine.Position;
-import shim.core.engine.ValveKind;
 import shim.core.fatigue.Range;
 import shim.core.fatigue.Situation;
 import shim.core.fatigue.SpringOutlook;
@@ -38,9 +37,7 @@ import shim.core.fatigue.SpringSet;
 import shim.core.fatigue.TesterDay;
 import shim.core.fatigue.Verdict;
 import shim.core.spring.Fit;
-import shim.core.spring.HeightPlan;
 import shim.core.spring.SpringType;
-import shim.core.spring.WeakestLink;
 
 /** What is known of an engine's springs now. */
 @Service
@@ -48,8 +45,6 @@ import shim.core.spring.WeakestLink;
 class SpringReader {
   /** Where no event is planned, one of an hour is assumed and said so. */
   private static final double USUAL_EVENT_HOURS = 1;
-
-  private static final double USUAL_TOLERANCE_IN = 0.005;
 
   private final SetBook book;
   private final TestRows tests;
@@ -170,8 +165,7 @@ class SpringReader {
     Position p = f.fitting().valve();
     double hours = known.hoursNow(id, now.hours());
     SpringSaid said = said(known, solved.get(set.typeId()), id, hours, now);
-    Optional<Fit.Lift> lift = lift(engine, p.kind());
-    Fit fit = fit(engine, type, f, lift, now.sheet());
+    Fit fit = Pockets.fit(engine, type, f, now.sheet());
     List<SetBook.InTest> tested = known.tested(id, SetBook.Booked::used);
     Optional<SetBook.InTest> last = tested.stream().reduce((a, b) -> b);
     return new SpringAt(
@@ -190,84 +184,16 @@ class SpringReader {
         tested.stream()
             .map(t -> new LossAt(t.hours(), 1 - t.correctedLbf() / said.baselineLbf()))
             .toList(),
+        foretold(solved.get(set.typeId()), id, hours, now),
         said,
-        fit,
-        links(fit, lift, now.sheet()),
-        heightWays(f, type, now.sheet()));
+        fit);
   }
 
-  /** Gross and net lift at a valve by the cam card. */
-  private static Optional<Fit.Lift> lift(Engine engine, ValveKind kind) {
-    return engine
-        .cam()
-        .map(c -> kind == ValveKind.INTAKE ? c.intake() : c.exhaust())
-        .map(CamCard.Lobe::lobeLiftIn)
-        .map(l -> l * engine.drive().ratio(kind))
-        .map(g -> new Fit.Lift(g, Math.max(0, g - engine.lash().targetIn(kind))));
-  }
-
-  /** Height wanted at a valve: the team's, or the data sheet's. */
-  private static double target(
-      Springs.StoredFitting f, SpringType type, SpringRules.SpringRulesSheet sheet) {
-    Double wanted =
-        f.fitting().valve().kind() == ValveKind.INTAKE
-            ? sheet.targetHeightIntakeIn()
-            : sheet.targetHeightExhaustIn();
-    return Objects.requireNonNullElse(wanted, type.referenceHeightIn());
-  }
-
-  /** Height a spring stands at: measured, or else the one that is wanted. */
-  static double height(
-      Springs.StoredFitting f, SpringType type, SpringRules.SpringRulesSheet sheet) {
-    Double measured = f.fitting().heightIn();
-    return measured != null ? measured : target(f, type, sheet);
-  }
-
-  private static Fit fit(
-      Engine engine,
-      SpringType type,
-      Springs.StoredFitting f,
-      Optional<Fit.Lift> lift,
-      SpringRules.SpringRulesSheet sheet) {
-    Fit.Measured measured =
-        new Fit.Measured(
-            height(f, type, sheet), f.fitting().sealGapIn(), f.fitting().pocketIn(), null);
-    return Fit.of(type, measured, lift, engine.drive().lifter());
-  }
-
-  private static List<WeakestLink.Link> links(
-      Fit fit, Optional<Fit.Lift> lift, SpringRules.SpringRulesSheet sheet) {
-    if (sheet.links() == null) {
-      return List.of();
-    }
-    return WeakestLink.of(
-            sheet.links(),
-            new WeakestLink.Duty(
-                fit.openLbf(),
-                lift.map(Fit.Lift::grossIn).orElse(0.0),
-                sheet.topRpm() == null ? 0 : sheet.topRpm()))
-        .links();
-  }
-
-  private static List<HeightPlan.Way> heightWays(
-      Springs.StoredFitting f, SpringType type, SpringRules.SpringRulesSheet sheet) {
-    Double measured = f.fitting().heightIn();
-    double target = target(f, type, sheet);
-    double tolerance = Objects.requireNonNullElse(sheet.heightToleranceIn(), USUAL_TOLERANCE_IN);
-    if (measured == null || Math.abs(measured - target) <= tolerance + 1e-9) {
-      return List.of();
-    }
-    return HeightPlan.of(
-            new HeightPlan.Wanted(
-                measured,
-                target,
-                tolerance,
-                sheet.shims(),
-                sheet.lockOffsetsIn() == null ? List.of() : sheet.lockOffsetsIn(),
-                sheet.heightSchool() == null
-                    ? HeightPlan.School.FEWEST_PIECES
-                    : sheet.heightSchool()))
-        .ways();
+  private static List<LossAt> foretold(SpringSet solved, UUID id, double hours, Standing now) {
+    return now.coming().stream()
+        .map(c -> hours + c.endHours() - now.hours())
+        .map(h -> new LossAt(h, solved.loss(id.toString(), h).mid()))
+        .toList();
   }
 
   static SpringSaid said(

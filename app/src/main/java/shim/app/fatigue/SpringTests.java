@@ -12,6 +12,7 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -171,6 +172,12 @@ public class SpringTests {
     row.note = s.note();
     Because.of(s.hand(), "test begun");
     tests.saveAndFlush(row);
+  }
+
+  /** The test that was begun with a lash round. */
+  @Transactional(readOnly = true)
+  public Optional<UUID> ofRound(UUID roundId) {
+    return tests.findByRoundIdOrderByStartedAt(roundId).stream().map(t -> t.id).findFirst();
   }
 
   private static String hours(double h) {

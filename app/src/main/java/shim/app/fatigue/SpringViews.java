@@ -11,8 +11,6 @@ import shim.core.engine.Position;
 import shim.core.fatigue.Reason;
 import shim.core.fatigue.Verdict;
 import shim.core.spring.Fit;
-import shim.core.spring.HeightPlan;
-import shim.core.spring.WeakestLink;
 
 /** Shapes in which springs leave Shim: lengths in inch, loads in lbf, losses as shares. */
 final class SpringViews {
@@ -57,6 +55,7 @@ final class SpringViews {
    * @param lastLbf last reading at the reference height, corrected
    * @param lastRawLbf the same as the tester showed it
    * @param losses after each test
+   * @param foretold loss at the end of each coming event, in their order
    */
   public record SpringAt(
       Position position,
@@ -72,10 +71,9 @@ final class SpringViews {
       @Nullable Double lastLbf,
       @Nullable Double lastRawLbf,
       List<LossAt> losses,
+      List<LossAt> foretold,
       SpringSaid said,
-      Fit fit,
-      List<WeakestLink.Link> links,
-      List<HeightPlan.Way> heightWays) {}
+      Fit fit) {}
 
   /** A coming event, or the usual hour where none is planned. */
   public record ComingEvent(
@@ -125,6 +123,7 @@ final class SpringViews {
    *
    * @param rawLbf each reading at the reference height, as the tester showed it
    * @param correctedLbf their mean, corrected by the check spring; raw without one
+   * @param valve where it was read; none on the bench
    * @param lowLbf lower end of 1.96 s.d. of repeatability and the day's correction
    * @param used it counts in the verdict
    */
@@ -133,7 +132,7 @@ final class SpringViews {
       Instant at,
       double engineHours,
       double hours,
-      Position valve,
+      @Nullable Position valve,
       List<Double> rawLbf,
       double rawMeanLbf,
       double correctedLbf,

@@ -34,6 +34,9 @@ class TestController {
   /** The end of a test. */
   record TestEnd(@NotBlank(message = "write your initials") String hand, @Nullable String note) {}
 
+  /** The spring test of a lash round; none where springs are not tested with it. */
+  record RoundTest(@Nullable UUID testId) {}
+
   @GetMapping("/api/engines/{id}/springs")
   EngineSprings engineSprings(@PathVariable UUID id) {
     return engineReader.engine(id);
@@ -47,6 +50,12 @@ class TestController {
   @GetMapping("/api/spring-tests/{id}")
   SpringTestView springTest(@PathVariable UUID id) {
     return reader.view(id);
+  }
+
+  /** The test that goes with a lash round, stop by stop. */
+  @GetMapping("/api/rounds/{id}/spring-test")
+  RoundTest roundTest(@PathVariable UUID id) {
+    return new RoundTest(tests.ofRound(id).orElse(null));
   }
 
   @PutMapping("/api/spring-tests/{id}")

@@ -19,6 +19,7 @@ import shim.app.fatigue.SpringViews.LoadRead;
 import shim.app.fatigue.SpringViews.SpringTestView;
 import shim.app.fatigue.SpringViews.TestValve;
 import shim.app.http.Refusal;
+import shim.app.spring.Pockets;
 import shim.app.spring.SpringRules;
 import shim.app.spring.Springs;
 import shim.core.engine.Engine;
@@ -189,7 +190,7 @@ class TestReader {
     SetBook.BookedSet set = before.book().of(id);
     SpringType type = set.type();
     SpringSet solved = before.solved().get(set.typeId());
-    double height = SpringReader.height(f, type, sheet);
+    double height = Pockets.height(f, type, sheet);
     double hours = before.book().hoursNow(id, test.engineHours);
     double baseline = solved.baselineLbf(id.toString());
     Range loss = solved.loss(id.toString(), Math.max(1, hours));

@@ -11,13 +11,13 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
+import shim.app.engine.Engines;
 import shim.app.http.Refusal;
 import shim.core.engine.Adjuster;
 import shim.core.engine.AdjusterThread;
 import shim.core.engine.Engine;
 import shim.core.engine.EngineSheet;
 import shim.core.engine.HeatState;
-import shim.core.engine.SheetCheck;
 import shim.core.engine.ValveKind;
 import shim.core.lash.Growth;
 import shim.core.lash.LashTarget;
@@ -54,10 +54,7 @@ class LashCalcController {
 
   @PostMapping("/api/calc/lash-target")
   List<LashTarget> target(@RequestBody @Valid TargetRequest request) {
-    Engine engine =
-        SheetCheck.check(request.sheet())
-            .engine()
-            .orElseThrow(() -> Refusal.invalid("sheet", "this sheet is no engine yet"));
+    Engine engine = Engines.reading(request.sheet());
     Map<ValveKind, Robust.Mean> grown = new EnumMap<>(ValveKind.class);
     if (request.grownIntakeIn() != null && !request.grownIntakeIn().isEmpty()) {
       grown.put(ValveKind.INTAKE, Robust.Mean.of(request.grownIntakeIn()));

@@ -21,16 +21,15 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import shim.app.engine.Engines;
-import shim.app.http.Refusal;
 import shim.core.engine.Lifter;
 import shim.core.engine.Position;
 import shim.core.engine.Problem;
+import shim.core.spring.Candidate;
 import shim.core.spring.Fit;
 import shim.core.spring.HeightPlan;
 import shim.core.spring.SpringCheck;
 import shim.core.spring.SpringSheet;
 import shim.core.spring.SpringSort;
-import shim.core.spring.SpringType;
 import shim.core.spring.WeakestLink;
 
 /** Spring types, springs and fittings; and the arithmetic of heights as stateless calls. */
@@ -40,8 +39,11 @@ class SpringController {
   private final Springs springs;
   private final SpringRules rules;
   private final Engines engines;
+  private final Pockets pockets;
 
-  SpringController(SpringTypes types, Springs springs, SpringRules rules, Engines engines) {
+  SpringController(
+      SpringTypes types, Springs springs, SpringRules rules, Engines engines, Pockets pockets) {
+    this.pockets = pockets;
     this.types = types;
     this.springs = springs;
     this.rules = rules;
@@ -209,6 +211,18 @@ class SpringController {
     return rules.put(id, sheet, who);
   }
 
+  /** What stands at each valve and how it fits there. */
+  @GetMapping("/api/engines/{id}/pockets")
+  Pockets.EnginePockets pockets(@PathVariable UUID id) {
+    return pockets.of(id);
+  }
+
+  /** Springs held beside each other on this engine, with its cam or a proposed one. */
+  @PostMapping("/api/engines/{id}/spring-candidates")
+  List<Candidate> candidates(@PathVariable UUID id, @RequestBody Pockets.Candidates asked) {
+    return pockets.compare(id, asked);
+  }
+
   /** Reads a data sheet without keeping it. */
   @PostMapping("/api/calc/spring-sheet")
   SpringSheetReading check(@RequestBody SpringSheet sheet) {
@@ -228,7 +242,11 @@ class SpringController {
   /** Loads and clearances of a spring at a valve. */
   @PostMapping("/api/calc/spring-fit")
   Fit fit(@RequestBody @Valid FitRequest r) {
-    return Fit.of(type(r.sheet()), r.measured(), Optional.ofNullable(r.lift()), r.lifter());
+    return Fit.of(
+        SpringTypes.reading("sheet", r.sheet()),
+        r.measured(),
+        Optional.ofNullable(r.lift()),
+        r.lifter());
   }
 
   /** The part of the chain nearest to its limit. */
@@ -243,12 +261,10 @@ class SpringController {
     return SpringSort.of(
         r.box(),
         r.pockets(),
-        new SpringSort.Wanted(r.targetIn(), r.toleranceIn(), r.shimsIn(), type(r.sheet()).curve()));
-  }
-
-  private static SpringType type(SpringSheet sheet) {
-    return SpringCheck.check(sheet)
-        .type()
-        .orElseThrow(() -> Refusal.invalid("sheet", "this sheet is no spring type yet"));
+        new SpringSort.Wanted(
+            r.targetIn(),
+            r.toleranceIn(),
+            r.shimsIn(),
+            SpringTypes.reading("sheet", r.sheet()).curve()));
   }
 }

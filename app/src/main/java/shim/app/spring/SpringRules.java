@@ -68,6 +68,16 @@ public class SpringRules {
           changeAt == null ? Limits.USUAL.changeAt() : changeAt);
     }
 
+    /** Limits of the parts between cam and valve. */
+    public List<WeakestLink.Limit> limits() {
+      return links == null ? List.of() : links;
+    }
+
+    /** Highest engine speed used; zero when not stated. */
+    public double rpm() {
+      return topRpm == null ? 0 : topRpm;
+    }
+
     public List<Double> shims() {
       return shimStockIn == null || shimStockIn.isEmpty()
           ? List.of(0.015, 0.030, 0.060)

@@ -32,6 +32,16 @@ public class SpringTypes {
     }
   }
 
+  /** A type from a sheet that comes with a call and is not kept. */
+  static SpringType reading(String field, SpringSheet sheet) {
+    SpringCheck.Checked checked = SpringCheck.check(sheet);
+    return checked
+        .type()
+        .orElseThrow(
+            () ->
+                Refusal.sheet("this sheet is no spring type yet", field + ".", checked.problems()));
+  }
+
   public List<StoredType> all() {
     return rows.findAllByOrderByName().stream().map(this::stored).toList();
   }

@@ -32,6 +32,7 @@ class AdviceTest {
         210.0,
         210.0,
         List.of(),
+        List.of(),
         new SpringViews.SpringSaid(
             verdict,
             List.of(),
@@ -46,9 +47,7 @@ class AdviceTest {
             217,
             9),
         new Fit(
-            1.95, 220, 500, 438, Optional.empty(), Optional.empty(), Optional.empty(), List.of()),
-        List.of(),
-        List.of());
+            1.95, 220, 500, 438, Optional.empty(), Optional.empty(), Optional.empty(), List.of()));
   }
 
   private static List<SpringViews.SpringAt> set(int due) {

@@ -5,7 +5,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import shim.core.engine.CamCard;
+import shim.core.engine.Engine;
 import shim.core.engine.Lifter;
+import shim.core.engine.ValveKind;
 
 /**
  * A spring at one valve with one cam: loads, clearances, and what is not as it should be.
@@ -48,7 +51,21 @@ public record Fit(
       @Nullable Double statedClearanceIn) {}
 
   /** Lift at the valve, inch. */
-  public record Lift(double grossIn, double netIn) {}
+  public record Lift(double grossIn, double netIn) {
+    /** At a kind of valve by the cam card; none without one. */
+    public static Optional<Lift> of(Engine engine, ValveKind kind) {
+      return engine
+          .cam()
+          .map(c -> kind == ValveKind.INTAKE ? c.intake() : c.exhaust())
+          .map(CamCard.Lobe::lobeLiftIn)
+          .map(l -> ofGross(engine, kind, l * engine.drive().ratio(kind)));
+    }
+
+    /** A lift at the valve, with this engine's lash taken off. */
+    public static Lift ofGross(Engine engine, ValveKind kind, double grossIn) {
+      return new Lift(grossIn, Math.max(0, grossIn - engine.lash().targetIn(kind)));
+    }
+  }
 
   /** Usual racing minimum for bind; some accept 0.040. Common practice, no source. */
   private static final double BIND_IN = 0.060;

@@ -1,0 +1,116 @@
+package shim.core.spring;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import shim.core.engine.Engine;
+import shim.core.engine.ValveKind;
+
+/**
+ * A spring thought of for an engine, in use or only on paper: what it does at each kind of valve.
+ *
+ * @param outerAlone with the inner out, as at a break-in; none for a spring without one, or where
+ *     the wires are not on the sheet
+ */
+public record Candidate(
+    String name, double rateLbfPerIn, List<AtKind> kinds, Optional<OuterAlone> outerAlone) {
+  /** Shear modulus of spring steel wire, psi; value from memory. It cancels in the share. */
+  private static final double SHEAR_PSI = 11.5e6;
+
+  private static final int DRAWN = 24;
+
+  /** Drawn beyond the installed height. */
+  private static final double BEYOND_IN = 0.15;
+
+  /**
+   * At one kind of valve.
+   *
+   * @param curve load against height from bind, or full lift, to a little over installed height
+   */
+  public record AtKind(
+      ValveKind kind,
+      double liftIn,
+      Fit fit,
+      List<WeakestLink.Link> links,
+      List<LoadCurve.At> curve) {
+    public AtKind {
+      links = List.copyOf(links);
+      curve = List.copyOf(curve);
+    }
+  }
+
+  /**
+   * The outer by its share of the rate, as if both were pressed equally far: an estimate until it
+   * is measured alone.
+   */
+  public record OuterAlone(double share, double rateLbfPerIn) {}
+
+  /** Installed height at a kind of valve, and its lift where known. */
+  public record Asked(double heightIn, Optional<Fit.Lift> lift) {}
+
+  public Candidate {
+    kinds = List.copyOf(kinds);
+  }
+
+  public static Candidate of(
+      SpringSheet sheet,
+      SpringType type,
+      Engine engine,
+      Map<ValveKind, Asked> asked,
+      List<WeakestLink.Limit> limits,
+      double topRpm) {
+    List<AtKind> kinds = new ArrayList<>();
+    for (ValveKind kind : ValveKind.values()) {
+      Asked at = asked.get(kind);
+      Fit.Measured measured = new Fit.Measured(at.heightIn(), null, null, null);
+      Fit fit = Fit.of(type, measured, at.lift(), engine.drive().lifter());
+      double gross = at.lift().map(Fit.Lift::grossIn).orElse(0.0);
+      kinds.add(
+          new AtKind(
+              kind,
+              gross,
+              fit,
+              WeakestLink.of(limits, new WeakestLink.Duty(fit.openLbf(), gross, topRpm)).links(),
+              drawn(type, at.heightIn(), gross)));
+    }
+    return new Candidate(type.name(), type.curve().rateLbfPerIn(), kinds, outer(sheet, type));
+  }
+
+  /** Load against height over the range that matters for one fitting. */
+  public static List<LoadCurve.At> drawn(SpringType type, double heightIn, double grossLiftIn) {
+    double low = type.bindIn().orElse(heightIn - Math.max(grossLiftIn, BEYOND_IN));
+    double high = heightIn + BEYOND_IN;
+    List<LoadCurve.At> curve = new ArrayList<>();
+    for (int i = 0; i <= DRAWN; i++) {
+      double h = low + (high - low) * i / DRAWN;
+      curve.add(new LoadCurve.At(h, type.curve().loadAt(h)));
+    }
+    return curve;
+  }
+
+  private static Optional<OuterAlone> outer(SpringSheet sheet, SpringType type) {
+    List<SpringSheet.Wire> wires = sheet.wires() == null ? List.of() : sheet.wires();
+    if (wires.size() < 2) {
+      return Optional.empty();
+    }
+    List<Double> rates = new ArrayList<>();
+    for (SpringSheet.Wire w : wires) {
+      Double rate = rate(w);
+      if (rate == null) {
+        return Optional.empty();
+      }
+      rates.add(rate);
+    }
+    double share = rates.get(0) / rates.stream().mapToDouble(r -> r).sum();
+    return Optional.of(new OuterAlone(share, share * type.curve().rateLbfPerIn()));
+  }
+
+  private static @Nullable Double rate(SpringSheet.Wire w) {
+    if (w.wireIn() == null || w.odIn() == null || w.coils() == null) {
+      return null;
+    }
+    return new RoundWire(w.wireIn(), w.odIn() - w.wireIn(), w.coils()).rateLbfPerIn(SHEAR_PSI);
+  }
+}

@@ -1,0 +1,208 @@
+import { useMutation, useQuery } from "@tanstack/react-query";
+import { useParams } from "@tanstack/react-router";
+import { useState } from "react";
+import { answered, api, type Schemas } from "../../api/client";
+import { pockets as pocketsQuery, springTypes } from "../../api/queries";
+import { ValvePlan } from "../../plan/ValvePlan";
+import { EngineFrame, Waiting } from "../../shell/EngineFrame";
+import { Problem } from "../../shell/Problem";
+import { useKept, useSettings } from "../../shell/settings";
+import { Button } from "../../ui/Button";
+import { Field } from "../../ui/Field";
+import { Notice } from "../../ui/Notice";
+import { heightText, heightUnit, loadText, loadUnit, readHeight } from "../../units/load";
+import { readBox, stackOf } from "./boxText";
+
+/** Which spring of a box goes into which pocket. */
+export function BoxPage() {
+  const { id } = useParams({ from: "/engines/$id/spring-box" });
+  const known = useQuery(pocketsQuery(id));
+  const types = useQuery(springTypes());
+  return (
+    <EngineFrame id={id}>
+      {(engine) => {
+        const error = known.error ?? types.error;
+        if (error) return <Problem error={error} />;
+        if (!known.data || !types.data) return <Waiting />;
+        const type = types.data.find((t) => t.id === known.data.pockets[0]?.typeId);
+        return type ? (
+          <Sort engine={engine} known={known.data} type={type} />
+        ) : (
+          <div className="p-4">
+            <Notice tone="know">Put a set in first: the heights and pockets are measured with it.</Notice>
+          </div>
+        );
+      }}
+    </EngineFrame>
+  );
+}
+
+interface SortProps {
+  engine: Schemas["EngineView"];
+  known: Schemas["EnginePockets"];
+  type: Schemas["StoredType"];
+}
+
+function Sort({ engine, known, type }: SortProps) {
+  const { unit } = useSettings();
+  const [text, setText] = useKept<string>(`shim.box.${engine.id}`, () => "");
+  const target = known.pockets[0].targetIn;
+  const [at, setAt] = useState(heightText(target, unit));
+  const box = readBox(text, unit);
+  const [stock, setStock] = useState("0.015 0.030 0.060");
+  const measured = known.pockets.filter((p) => p.fitting.heightIn !== undefined);
+  const sort = useMutation({
+    mutationFn: () =>
+      answered(
+        api.POST("/api/calc/spring-sort", {
+          body: {
+            sheet: type.sheet,
+            box: box.springs.map((s) => ({ ...s, atHeightIn: readHeight(at, unit) ?? target })),
+            pockets: measured.map((p) => ({
+              position: p.position,
+              heightIn: (p.fitting.heightIn ?? 0) + stackOf(p.fitting.shims, unit),
+              diameterIn: p.fitting.pocketIn ?? 0,
+            })),
+            targetIn: target,
+            toleranceIn: known.toleranceIn,
+            shimsIn: stock
+              .split(/\s+/)
+              .map((s) => readHeight(s, unit))
+              .filter((s) => s !== undefined),
+          },
+        }),
+      ),
+  });
+  const few = box.springs.length < measured.length;
+  return (
+    <div className="grid content-start items-start gap-3 p-3 min-[1000px]:grid-cols-[minmax(320px,420px)_1fr]">
+      <form
+        className="scribed grid gap-3 rounded p-4"
+        aria-label="The box"
+        onSubmit={(e) => {
+          e.preventDefault();
+          sort.mutate();
+        }}
+      >
+        <h2 className="text-xl">Sort a box of springs</h2>
+        <label className="grid gap-1 text-sm font-semibold text-muted">
+          One spring a line: mark, load in {loadUnit(unit)}, outside diameter if measured
+          <textarea
+            value={text}
+            rows={12}
+            placeholder={"B1 221.5 1.550\nB2 218 1.552"}
+            onChange={(e) => setText(e.target.value)}
+            className="num min-h-40 rounded border border-hair bg-raised p-2 text-lg text-ink"
+          />
+        </label>
+        <div className="grid grid-cols-2 gap-3">
+          <Field
+            label={`All read at height, ${heightUnit(unit)}`}
+            value={at}
+            inputMode="decimal"
+            onChange={(e) => setAt(e.target.value)}
+          />
+          <Field
+            label={`Shims in stock, ${heightUnit(unit)}`}
+            value={stock}
+            onChange={(e) => setStock(e.target.value)}
+          />
+        </div>
+        {box.wrong.map((w) => (
+          <Notice key={w} tone="ask">
+            {w}
+          </Notice>
+        ))}
+        <p className={few ? "text-muted" : ""}>
+          {box.springs.length} springs for {measured.length} measured pockets
+          {few && `: ${measured.length - box.springs.length} more are needed`}
+        </p>
+        {sort.error && <Notice tone="stop">{sort.error.message}</Notice>}
+        <Button look="now" type="submit" disabled={few || measured.length === 0}>
+          Find the best places
+        </Button>
+      </form>
+      {sort.data ? (
+        <Sorted engine={engine} sorted={sort.data} />
+      ) : (
+        <Notice tone="know">
+          Springs of one box differ by some pounds and a thou or two, pockets by their heights. Shim finds the
+          one assignment with the evenest loads, all fitting, with the fewest shims.
+        </Notice>
+      )}
+    </div>
+  );
+}
+
+function Sorted({ engine, sorted }: { engine: Schemas["EngineView"]; sorted: Schemas["SpringSort"] }) {
+  const { unit } = useSettings();
+  const { chosen, asTheyCame } = sorted;
+  const rows: [string, string, string][] = [
+    [
+      `Seat loads differ, s.d. ${loadUnit(unit)}`,
+      loadText(chosen.unevenLbf, unit),
+      loadText(asTheyCame.unevenLbf, unit),
+    ],
+    ["Shims", String(chosen.shims), String(asTheyCame.shims)],
+    ["Do not fit", String(chosen.misfits), String(asTheyCame.misfits)],
+  ];
+  return (
+    <section className="scribed grid gap-3 rounded p-4" aria-label="Best places">
+      <div className="grid items-start gap-4 min-[760px]:grid-cols-2">
+        <ValvePlan
+          layout={engine.layout}
+          faces={Object.fromEntries(
+            chosen.placed.map((p) => [p.position, { text: p.mark, mark: p.fits ? "IN" : "CHANGE" }]),
+          )}
+          label="Which spring goes where"
+          className="h-96 w-full"
+        />
+        <div className="grid gap-3">
+          <table className="text-left">
+            <thead>
+              <tr className="text-sm text-muted">
+                <td />
+                <th className="text-right">sorted</th>
+                <th className="text-right">as they came</th>
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map(([name, now, came]) => (
+                <tr key={name} className="border-t border-hair">
+                  <th className="font-medium">{name}</th>
+                  <td className="num text-right text-3xl">{now}</td>
+                  <td className="num text-right text-xl text-muted">{came}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <table className="text-left">
+            <thead>
+              <tr className="text-sm text-muted">
+                <th>Valve</th>
+                <th>Spring</th>
+                <th className="text-right">{loadUnit(unit)}</th>
+                <th className="text-right">{heightUnit(unit)}</th>
+                <th className="pl-3">Shims</th>
+              </tr>
+            </thead>
+            <tbody>
+              {chosen.placed.map((p) => (
+                <tr key={p.position} className="border-t border-hair">
+                  <td className="font-bold">{p.position}</td>
+                  <td>
+                    {p.mark}
+                    {!p.fits && <span className="font-semibold text-tight"> ✕ does not fit</span>}
+                  </td>
+                  <td className="num text-right">{loadText(p.seatLbf, unit)}</td>
+                  <td className="num text-right">{heightText(p.heightIn, unit)}</td>
+                  <td className="num pl-3">{p.shimsIn.map((s) => heightText(s, unit)).join(" + ") || "–"}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,245 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Link, useParams } from "@tanstack/react-router";
+import { type FormEvent, useEffect, useRef, useState } from "react";
+import { ApiProblem, answered, api, type Schemas, type Valve } from "../../api/client";
+import { pockets as pocketsQuery } from "../../api/queries";
+import { type ValveFace, ValvePlan } from "../../plan/ValvePlan";
+import { EngineFrame, Waiting } from "../../shell/EngineFrame";
+import { Problem } from "../../shell/Problem";
+import { useSettings } from "../../shell/settings";
+import { Button, buttonClass } from "../../ui/Button";
+import { Field } from "../../ui/Field";
+import { Notice } from "../../ui/Notice";
+import { heightText, heightUnit, loadText, loadUnit, readHeight } from "../../units/load";
+import { LoadDrawing } from "./LoadDrawing";
+import { PocketRemarks } from "./PocketRemarks";
+import { PocketWays } from "./PocketWays";
+
+export type Pocket = Schemas["PocketView"];
+
+/** Heights and what stands with each spring, valve by valve. */
+export function PocketsPage() {
+  const { id } = useParams({ from: "/engines/$id/pockets" });
+  const query = useQuery(pocketsQuery(id));
+  return (
+    <EngineFrame id={id}>
+      {(engine) => {
+        if (query.error) return <Problem error={query.error} />;
+        if (!query.data) return <Waiting />;
+        if (query.data.pockets.length === 0)
+          return (
+            <div className="p-4">
+              <Notice tone="know">No spring is fitted yet: put a set in first.</Notice>
+            </div>
+          );
+        return <Heights engine={engine} known={query.data} />;
+      }}
+    </EngineFrame>
+  );
+}
+
+interface HeightsProps {
+  engine: Schemas["EngineView"];
+  known: Schemas["EnginePockets"];
+}
+
+function Heights({ engine, known }: HeightsProps) {
+  const { unit } = useSettings();
+  const all = known.pockets;
+  const [valve, setValve] = useState<Valve>(
+    () =>
+      (all.find((p) => p.fitting.heightIn === undefined) ?? all.find((p) => !p.within) ?? all[0]).position,
+  );
+  const at = Math.max(
+    0,
+    all.findIndex((p) => p.position === valve),
+  );
+  const pocket = all[at];
+  const out = all.filter((p) => !p.within).length;
+  return (
+    <div className="grid flex-1 content-start gap-3 p-3 min-[1000px]:grid-cols-[minmax(320px,400px)_1fr]">
+      <section className="scribed flex flex-col gap-2 rounded p-3" aria-label="Valve plan">
+        <p className="text-muted">
+          Installed height in {heightUnit(unit)},{" "}
+          {out === 0 ? `all within ±${heightText(known.toleranceIn, unit)}` : `${out} out of tolerance`}
+        </p>
+        <ValvePlan
+          layout={engine.layout}
+          faces={Object.fromEntries(
+            all.map((p) => [p.position, face(p, heightText(p.fitting.heightIn, unit))]),
+          )}
+          selected={valve}
+          onSelect={setValve}
+          label={`Installed heights of ${engine.name}`}
+          className="max-h-[58vh] min-h-72 w-full flex-1"
+        />
+        <div className="flex flex-wrap gap-2">
+          <Link to="/engines/$id/spring-compare" params={{ id: engine.id }} className={buttonClass()}>
+            Another spring here?
+          </Link>
+          <Link to="/engines/$id/spring-box" params={{ id: engine.id }} className={buttonClass()}>
+            Sort a box
+          </Link>
+          <Link to="/engines/$id/order-sheet" params={{ id: engine.id }} className={buttonClass("quiet")}>
+            Sheet for ordering
+          </Link>
+        </div>
+      </section>
+      <PocketForm
+        key={pocket.position}
+        engineId={engine.id}
+        pocket={pocket}
+        onNext={() => setValve(all[(at + 1) % all.length].position)}
+      />
+    </div>
+  );
+}
+
+function face(p: Pocket, text: string): ValveFace {
+  if (p.fitting.heightIn === undefined) return { text: "", mark: "OPEN" };
+  if (p.within) return { text: text.replace(/^0\./, "."), mark: "IN" };
+  return { text, mark: (p.fitting.heightIn ?? 0) > p.targetIn ? "WIDE" : "TIGHT" };
+}
+
+interface PocketFormProps {
+  engineId: string;
+  pocket: Pocket;
+  onNext: () => void;
+}
+
+/** One pocket: the height is the figure; the rest stays as it was unless it is written anew. */
+function PocketForm({ engineId, pocket, onNext }: PocketFormProps) {
+  const { unit, hand, setHand } = useSettings();
+  const queries = useQueryClient();
+  const box = useRef<HTMLInputElement>(null);
+  const f = pocket.fitting;
+  const text = (inch: number | undefined) => (inch === undefined ? "" : heightText(inch, unit));
+  const [t, setT] = useState({
+    height: text(f.heightIn),
+    sealGap: text(f.sealGapIn),
+    pocket: text(f.pocketIn),
+    shims: f.shims ?? "",
+    retainer: f.retainer ?? "",
+    locks: f.locks ?? "",
+    locator: f.locator ?? "",
+  });
+  useEffect(() => box.current?.select(), []);
+  const keep = useMutation({
+    mutationFn: () =>
+      answered(
+        api.PUT("/api/fittings/{id}", {
+          params: { path: { id: pocket.fittingId } },
+          body: {
+            ...f,
+            heightIn: readHeight(t.height, unit),
+            sealGapIn: readHeight(t.sealGap, unit),
+            pocketIn: readHeight(t.pocket, unit),
+            shims: t.shims || undefined,
+            retainer: t.retainer || undefined,
+            locks: t.locks || undefined,
+            locator: t.locator || undefined,
+            hand,
+            why: "measured in its pocket",
+          },
+        }),
+      ),
+    onSuccess: async () => {
+      await queries.invalidateQueries({ queryKey: ["engines", engineId] });
+      onNext();
+    },
+  });
+  const problem = keep.error instanceof ApiProblem ? keep.error : undefined;
+  const unread = (["height", "sealGap", "pocket"] as const).filter(
+    (k) => t[k].trim() !== "" && readHeight(t[k], unit) === undefined,
+  );
+  const error = (field: string, key: "height" | "sealGap" | "pocket") =>
+    unread.includes(key)
+      ? `"${t[key]}" is no measure: 1.950`
+      : problem?.errors.find((e) => e.field === field)?.message;
+  const words = (key: "shims" | "retainer" | "locks" | "locator", label: string, hint?: string) => (
+    <Field label={label} hint={hint} value={t[key]} onChange={(e) => setT({ ...t, [key]: e.target.value })} />
+  );
+  const submit = (e: FormEvent) => {
+    e.preventDefault();
+    if (unread.length === 0) keep.mutate();
+  };
+  return (
+    <form className="scribed grid content-start gap-3 rounded p-4" aria-label="Pocket" onSubmit={submit}>
+      <div className="grid gap-4 min-[760px]:grid-cols-2">
+        <div className="grid content-start gap-2">
+          <h2 className="flex items-baseline gap-3 text-4xl font-extrabold" data-valve-now>
+            {pocket.position}
+            <span className="text-base font-medium text-muted">
+              {pocket.mark}, wanted{" "}
+              <b className="num text-xl text-ink">{heightText(pocket.targetIn, unit)}</b>
+            </span>
+          </h2>
+          <label className="grid gap-1 text-lg font-semibold text-accent">
+            Installed height, {heightUnit(unit)}
+            <input
+              ref={box}
+              value={t.height}
+              inputMode="decimal"
+              autoComplete="off"
+              aria-invalid={Boolean(error("heightIn", "height"))}
+              onChange={(e) => setT({ ...t, height: e.target.value })}
+              className="num h-24 w-full rounded border-2 border-accent bg-raised px-4 text-7xl text-ink aria-invalid:border-tight"
+            />
+          </label>
+          {error("heightIn", "height") && (
+            <p role="alert" className="font-semibold text-tight">
+              ✕ {error("heightIn", "height")}
+            </p>
+          )}
+          <p>
+            <b className="num text-2xl">{loadText(pocket.fit.seatLbf, unit, 0)}</b> closed,{" "}
+            <b className="num text-2xl">{loadText(pocket.fit.openLbf, unit, 0)}</b> {loadUnit(unit)} open
+            {pocket.fit.bindClearanceIn !== undefined && (
+              <>
+                , <b className="num text-2xl">{heightText(pocket.fit.bindClearanceIn, unit)}</b> to bind
+              </>
+            )}
+          </p>
+        </div>
+        <LoadDrawing
+          springs={[
+            { name: "as measured", curve: pocket.curve, fit: pocket.fit, liftIn: pocket.liftIn, main: true },
+          ]}
+        />
+      </div>
+      <PocketRemarks fit={pocket.fit} links={pocket.links} />
+      {pocket.ways.length > 0 && <PocketWays pocket={pocket} />}
+      <div className="grid grid-cols-2 gap-3 min-[760px]:grid-cols-4">
+        {words("shims", "Shims, from the bottom", "0.015 0.030")}
+        {words("retainer", "Retainer")}
+        {words("locks", "Locks", "+0.050, −0.050, plain")}
+        {words("locator", "Locator")}
+        <Field
+          label={`Retainer to seal, closed, ${heightUnit(unit)}`}
+          value={t.sealGap}
+          inputMode="decimal"
+          onChange={(e) => setT({ ...t, sealGap: e.target.value })}
+          error={error("sealGapIn", "sealGap")}
+        />
+        <Field
+          label={`Pocket diameter, ${heightUnit(unit)}`}
+          value={t.pocket}
+          inputMode="decimal"
+          onChange={(e) => setT({ ...t, pocket: e.target.value })}
+          error={error("pocketIn", "pocket")}
+        />
+        <Field
+          label="Your initials"
+          value={hand}
+          maxLength={12}
+          onChange={(e) => setHand(e.target.value.toUpperCase())}
+          error={problem?.errors.find((e) => e.field === "hand")?.message}
+        />
+      </div>
+      {problem && problem.errors.length === 0 && <Notice tone="stop">{problem.message}</Notice>}
+      <Button look="now" type="submit" className="text-xl">
+        Keep, next valve ⏎
+      </Button>
+    </form>
+  );
+}

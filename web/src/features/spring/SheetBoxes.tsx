@@ -1,0 +1,116 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import type { Schemas } from "../../api/client";
+import { sheetOfSpring } from "../../api/queries";
+import { useSettings } from "../../shell/settings";
+import { Field, Select } from "../../ui/Field";
+import { heightUnit, loadUnit, readHeight, readLoad, readNumber } from "../../units/load";
+
+const FORMS = [
+  ["SINGLE", "single"],
+  ["SINGLE_WITH_DAMPER", "single with damper"],
+  ["DUAL", "dual"],
+  ["DUAL_WITH_DAMPER", "dual with damper"],
+  ["TRIPLE", "triple"],
+  ["BEEHIVE", "beehive"],
+  ["CONICAL", "conical"],
+] as const;
+
+export type SpringSheet = Schemas["SpringSheet"];
+
+/** What is typed of a data sheet, read as the person's unit says. */
+export function useSpringSheet() {
+  const { unit } = useSettings();
+  const [form, setForm] = useState<NonNullable<SpringSheet["form"]>>("DUAL");
+  const [typed, setTyped] = useState<Record<string, string>>({});
+  const h = (k: string) => readHeight(typed[k] ?? "", unit);
+  const wire = (of: string) => ({
+    wireIn: h(`${of}Wire`),
+    odIn: h(`${of}Od`),
+    coils: readNumber(typed[`${of}Coils`] ?? ""),
+  });
+  const wires = [wire("outer"), wire("inner")].filter((w) => w.wireIn !== undefined);
+  const sheet: SpringSheet = {
+    name: typed.name,
+    form,
+    loads: [
+      { heightIn: h("seatIn"), loadLbf: readLoad(typed.seatLbf ?? "", unit) },
+      { heightIn: h("openIn"), loadLbf: readLoad(typed.openLbf ?? "", unit) },
+    ],
+    bindIn: h("bindIn"),
+    odIn: h("odIn"),
+    freeLengthIn: h("freeIn"),
+    maxLiftIn: h("liftIn"),
+    lifeHours: readNumber(typed.life ?? ""),
+    wires: wires.length > 0 ? wires : undefined,
+  };
+  /** Enough is typed to make a judgement of it worth showing. */
+  const begun = Object.keys(typed).length > 3;
+  return { sheet, form, setForm, typed, setTyped, begun };
+}
+
+interface SheetBoxesProps {
+  of: ReturnType<typeof useSpringSheet>;
+  /** Shim refused it: say at each box what is wrong. */
+  refused: boolean;
+}
+
+/** The boxes of a data sheet; what does not agree within it is asked at once. */
+export function SheetBoxes({ of, refused }: SheetBoxesProps) {
+  const { unit } = useSettings();
+  const { sheet, form, setForm, typed, setTyped, begun } = of;
+  const read = useQuery(sheetOfSpring(sheet)).data;
+  const wrong = (f: string, weight: "REFUSED" | "ASKED") =>
+    begun ? read?.problems.find((p) => p.field.startsWith(f) && p.weight === weight)?.message : undefined;
+  const box = (key: string, label: string, field: string, text = false) => (
+    <Field
+      label={label}
+      value={typed[key] ?? ""}
+      inputMode={text ? "text" : "decimal"}
+      className={text ? "" : "num text-lg"}
+      onChange={(e) => setTyped({ ...typed, [key]: e.target.value })}
+      error={refused ? wrong(field, "REFUSED") : undefined}
+      ask={wrong(field, "ASKED")}
+    />
+  );
+  const inch = heightUnit(unit);
+  return (
+    <>
+      <div className="grid grid-cols-2 gap-3">
+        {box("name", "Name", "name", true)}
+        <Select
+          label="Form"
+          value={form}
+          onChange={(e) => setForm(e.target.value as typeof form)}
+          options={FORMS}
+        />
+        {box("seatIn", `Seat height, ${inch}`, "loads")}
+        {box("seatLbf", `Load there, ${loadUnit(unit)}`, "loads[0].load")}
+        {box("openIn", `Open height, ${inch}`, "loads[1].height")}
+        {box("openLbf", `Load there, ${loadUnit(unit)}`, "loads[1].load")}
+        {box("bindIn", `Height at bind, ${inch}`, "bindIn")}
+        {box("odIn", `Outside diameter, ${inch}`, "odIn")}
+        {box("freeIn", `Free length, ${inch}`, "freeLengthIn")}
+        {box("life", "Life, hours", "lifeHours")}
+      </div>
+      <details>
+        <summary className="min-h-11 content-center text-sm font-semibold text-muted">
+          Wires, for the load with the inner out
+        </summary>
+        <div className="grid grid-cols-3 gap-3">
+          {box("outerWire", `Outer wire, ${inch}`, "wires[0].wire")}
+          {box("outerOd", `Outer diameter, ${inch}`, "wires[0].od")}
+          {box("outerCoils", "Its active coils", "wires[0].coils")}
+          {box("innerWire", `Inner wire, ${inch}`, "wires[1].wire")}
+          {box("innerOd", `Outer diameter, ${inch}`, "wires[1].od")}
+          {box("innerCoils", "Its active coils", "wires[1].coils")}
+        </div>
+      </details>
+      {read?.rateLbfPerIn !== undefined && (
+        <p className="text-muted">
+          Rate by these loads <b className="num text-lg">{read.rateLbfPerIn.toFixed(0)}</b> lbf/in
+        </p>
+      )}
+    </>
+  );
+}

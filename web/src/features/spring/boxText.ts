@@ -1,0 +1,42 @@
+import type { LashUnit } from "../../units/lash";
+import { readHeight, readLoad } from "../../units/load";
+
+export interface BoxedSpring {
+  mark: string;
+  loadLbf: number;
+  odIn: number;
+}
+
+export interface BoxText {
+  springs: BoxedSpring[];
+  wrong: string[];
+}
+
+/** A box of springs as written down: one a line, its mark, its load, and its diameter where measured. */
+export function readBox(text: string, unit: LashUnit): BoxText {
+  const springs: BoxedSpring[] = [];
+  const wrong: string[] = [];
+  for (const [i, line] of text.split("\n").entries()) {
+    const parts = line
+      .trim()
+      .split(/[\s;]+/)
+      .filter(Boolean);
+    if (parts.length === 0) continue;
+    const [mark, load, od] = parts;
+    const loadLbf = load === undefined ? undefined : readLoad(load, unit);
+    const odIn = od === undefined ? 0 : readHeight(od, unit);
+    if (loadLbf === undefined) wrong.push(`line ${i + 1}: "${line.trim()}" has no load, such as B7 214.5`);
+    else if (odIn === undefined) wrong.push(`line ${i + 1}: "${od}" is no diameter`);
+    else if (springs.some((s) => s.mark === mark)) wrong.push(`line ${i + 1}: ${mark} stands twice`);
+    else springs.push({ mark, loadLbf, odIn });
+  }
+  return { springs, wrong };
+}
+
+/** What a stack of shims as written adds up to. */
+export function stackOf(shims: string | undefined, unit: LashUnit): number {
+  return (shims ?? "")
+    .split(/[\s+;]+/)
+    .map((s) => readHeight(s, unit) ?? 0)
+    .reduce((a, b) => a + b, 0);
+}
