@@ -10,6 +10,8 @@ export interface RailData {
 interface HoursRailProps extends RailData {
   /** Spring tests, marks below the axis. */
   tests?: { testId: string; engineHours: number }[];
+  /** Whether the end of a planned event can be looked at. */
+  foretells?: boolean;
   /** Hour the plan is looked at; null for now. */
   hour: number | null;
   onHour: (h: number | null) => void;
@@ -46,6 +48,8 @@ export function hoursNow(data: Pick<RailData, "rounds" | "events">): number {
 
 const LEFT = 66;
 
+const since = (now: number, hours: number) => `${Math.max(0, now - hours).toFixed(1)} h ago`;
+
 /** A name shortened to the room there is, about seven pixels a letter. */
 function shortened(name: string, room: number): string {
   const letters = Math.floor(room / 7);
@@ -54,7 +58,7 @@ function shortened(name: string, room: number): string {
 }
 
 /** One axis of engine hours: the past to the left, the planned events to the right. */
-export function HoursRail({ rounds, events, changes, tests = [], hour, onHour }: HoursRailProps) {
+export function HoursRail({ rounds, events, changes, tests = [], foretells, hour, onHour }: HoursRailProps) {
   const [box, width] = useWidth<HTMLElement>(1240);
   const now = hoursNow({ rounds, events });
   const all = spans(events, now);
@@ -97,6 +101,12 @@ export function HoursRail({ rounds, events, changes, tests = [], hour, onHour }:
             </text>
           </g>
         ))}
+        {foretells &&
+          all
+            .filter((s) => s.planned)
+            .map((s) => (
+              <EndMark key={`${s.name}${s.to}`} span={s} x={x(s.to)} picked={hour === s.to} onHour={onHour} />
+            ))}
         {ticks.map((t) => (
           <text key={t} x={x(t)} y={78} textAnchor="middle" className="num" fontSize={14} fill="var(--muted)">
             {t} h
@@ -104,13 +114,14 @@ export function HoursRail({ rounds, events, changes, tests = [], hour, onHour }:
         ))}
         {changes.map((c) => (
           <path key={c.id} d={`M${x(c.engineHours)} 54 v9 m-5 0 h10`} stroke="var(--ink)" strokeWidth={1.6}>
-            <title>{`${c.part.toLowerCase()} changed at ${c.valves.join(" ")}`}</title>
+            <title>{`${c.part.toLowerCase()} changed at ${c.valves.join(" ")}, ${since(now, c.engineHours)}`}</title>
           </path>
         ))}
         {tests.map((t) => (
           <TestMark
             key={t.testId}
             hours={t.engineHours}
+            now={now}
             x={x(t.engineHours)}
             picked={hour === t.engineHours}
             onHour={onHour}
@@ -120,6 +131,7 @@ export function HoursRail({ rounds, events, changes, tests = [], hour, onHour }:
           <RoundMark
             key={r.id}
             round={r}
+            now={now}
             x={x(r.engineHours)}
             picked={hour === r.engineHours}
             onHour={onHour}
@@ -166,15 +178,48 @@ export function HoursRail({ rounds, events, changes, tests = [], hour, onHour }:
   );
 }
 
+interface EndMarkProps {
+  span: Span;
+  x: number;
+  picked: boolean;
+  onHour: (h: number) => void;
+}
+
+/** The end of a planned event: a flag to look ahead to. */
+function EndMark({ span, x, picked, onHour }: EndMarkProps) {
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: a button element cannot stand inside an SVG
+    <g
+      transform={`translate(${x} 50)`}
+      role="button"
+      tabIndex={0}
+      aria-label={`As foretold for the end of ${span.name}`}
+      aria-pressed={picked}
+      onClick={() => onHour(span.to)}
+      onKeyDown={(e) => e.key === "Enter" && onHour(span.to)}
+      style={{ cursor: "pointer" }}
+    >
+      <rect x={-14} y={-12} width={28} height={33} fill="transparent" />
+      <path
+        d="M0 0 V15 L-11 11 L0 7"
+        fill={picked ? "var(--accent)" : "var(--plate)"}
+        stroke={picked ? "var(--accent)" : "var(--line)"}
+        strokeWidth={2}
+      />
+    </g>
+  );
+}
+
 interface RoundMarkProps {
   round: Schemas["RoundLine"];
+  now: number;
   x: number;
   picked: boolean;
   onHour: (h: number) => void;
 }
 
 /** Hot rounds are filled, cold ones hollow. */
-function RoundMark({ round, x, picked, onHour }: RoundMarkProps) {
+function RoundMark({ round, now, x, picked, onHour }: RoundMarkProps) {
   const hot = round.state === "HOT";
   return (
     // biome-ignore lint/a11y/useSemanticElements: a button element cannot stand inside an SVG
@@ -189,6 +234,7 @@ function RoundMark({ round, x, picked, onHour }: RoundMarkProps) {
       style={{ cursor: "pointer" }}
     >
       <rect x={-14} y={-26} width={28} height={33} fill="transparent" />
+      <title>{`${hot ? "Hot" : "Cold"} round, ${since(now, round.engineHours)}`}</title>
       <path
         d="M0 -8 L7 0 L0 8 L-7 0 Z"
         fill={picked ? "var(--accent)" : hot ? "var(--line)" : "var(--plate)"}
@@ -201,13 +247,14 @@ function RoundMark({ round, x, picked, onHour }: RoundMarkProps) {
 
 interface TestMarkProps {
   hours: number;
+  now: number;
   x: number;
   picked: boolean;
   onHour: (h: number) => void;
 }
 
 /** A spring test: two coils below the axis. */
-function TestMark({ hours, x, picked, onHour }: TestMarkProps) {
+function TestMark({ hours, now, x, picked, onHour }: TestMarkProps) {
   return (
     // biome-ignore lint/a11y/useSemanticElements: a button element cannot stand inside an SVG
     <g
@@ -221,6 +268,7 @@ function TestMark({ hours, x, picked, onHour }: TestMarkProps) {
       style={{ cursor: "pointer" }}
     >
       <rect x={-14} y={-8} width={28} height={25} fill="transparent" />
+      <title>{`Spring test, ${since(now, hours)}`}</title>
       <path
         d="M-5 3 L5 1 M-5 -1 L5 -3"
         stroke={picked ? "var(--accent)" : "var(--line)"}

@@ -2,6 +2,7 @@ import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { ApiProblem } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
+import { Keypad } from "../../ui/Keypad";
 import { Notice } from "../../ui/Notice";
 import { useNarrow } from "../../ui/useNarrow";
 import {
@@ -14,7 +15,6 @@ import {
   readLoad,
 } from "../../units/load";
 import { LivePart, useTester } from "../device/TesterPart";
-import { Keypad } from "../lash/Keypad";
 import type { SpringTest, TestValve, useSpringTest } from "./useSpringTest";
 
 interface LoadPanelProps {

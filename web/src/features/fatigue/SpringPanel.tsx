@@ -10,7 +10,6 @@ import { unitName } from "../../units/lash";
 import { heightText, heightUnit, loadText, loadUnit } from "../../units/load";
 import { LashChart } from "../lash/LashChart";
 import { PocketRemarks } from "../spring/PocketRemarks";
-import { PocketWays } from "../spring/PocketWays";
 import { LifeChart } from "./LifeChart";
 import { Numbers, Reasons } from "./Reasons";
 import type { SpringAt } from "./springFaces";
@@ -86,7 +85,12 @@ function InPocket({ engineId, spring }: SpringPanelProps) {
         {fit.pocketPlayIn !== undefined && `, ${heightText(fit.pocketPlayIn, unit)} play in the pocket`}
       </p>
       <PocketRemarks fit={fit} links={pocket?.links ?? []} />
-      {pocket && pocket.ways.length > 0 && <PocketWays pocket={pocket} />}
+      {pocket?.ways[0] && (
+        <p>
+          Height out of tolerance: {pocket.ways[0].way.words}, to{" "}
+          <b className="num text-lg">{heightText(pocket.ways[0].way.heightIn, unit)}</b>
+        </p>
+      )}
       <p>
         <Link to="/engines/$id/pockets" params={{ id: engineId }} className={buttonClass("quiet")}>
           Heights and parts

@@ -72,7 +72,9 @@ function SpringsView({ engine, known }: SpringsViewProps) {
             label={
               hour === null
                 ? `Shown at each valve; loads in ${loadUnit(unit)}, corrected, at reference height`
-                : `Loss in % as it was at ${hour} h`
+                : hour > known.engineHours
+                  ? `Loss in % as foretold for ${hour.toFixed(1)} h`
+                  : `Loss in % as it was at ${hour} h`
             }
             value={shown}
             onChange={setShown}
@@ -121,6 +123,7 @@ function SpringsView({ engine, known }: SpringsViewProps) {
           events={e}
           changes={l.changes}
           tests={known.tests}
+          foretells
           hour={hour}
           onHour={setHour}
         />

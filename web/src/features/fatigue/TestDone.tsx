@@ -50,10 +50,19 @@ export function TestDone({ test, work, onCheck }: TestDoneProps) {
           </Button>
         )}
         {!test.endedAt && <Button onClick={onCheck}>Read the check spring</Button>}
+        {test.roundId && (
+          <Link
+            to="/rounds/$id/end"
+            params={{ id: test.roundId }}
+            className={buttonClass(test.endedAt ? "now" : "plain")}
+          >
+            To the end of the round
+          </Link>
+        )}
         <Link
           to="/engines/$id/springs"
           params={{ id: test.engineId }}
-          className={buttonClass(test.endedAt ? "now" : "plain")}
+          className={buttonClass(test.endedAt && !test.roundId ? "now" : "plain")}
         >
           What it says
         </Link>

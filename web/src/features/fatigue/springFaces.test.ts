@@ -11,6 +11,10 @@ const at = (position: string, verdict: "RUN" | "WATCH" | "CHANGE", under: number
       { hours: 2, loss: 0.01 },
       { hours: 8, loss: 0.05 },
     ],
+    foretold: [
+      { hours: 14, loss: 0.06 },
+      { hours: 17, loss: 0.08 },
+    ],
     fit: { bindClearanceIn: 0.082 },
     said: {
       verdict,
@@ -39,6 +43,10 @@ describe("springs on the plan", () => {
     expect(lossFacesAt(springs, 1, 10.1)["1I"].text).toBe("–");
     // Put in at 5 engine hours: eight of its own are thirteen of the engine's.
     expect(lossFacesAt(springs, 12, 15.1)["1I"].text).toBe("1.0");
+  });
+  it("looks ahead to the end of a planned event", () => {
+    expect(lossFacesAt(springs, 14, 10.1)["1I"].text).toBe("6.0");
+    expect(lossFacesAt(springs, 17, 10.1)["1I"].text).toBe("8.0");
   });
   it("words the hours left", () => {
     expect(hoursLeftText({ low: 0.19, mid: 0.6, high: 1.41 })).toBe("0.2 to 1.4 h");

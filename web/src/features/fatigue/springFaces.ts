@@ -46,15 +46,20 @@ export function springFaces(
   );
 }
 
-/** Loss of each spring as its last test at or before an engine hour showed it. */
+/** Loss of each spring at an engine hour: as its last test before showed it, or as foretold. */
 export function lossFacesAt(springs: SpringAt[], hour: number, nowHours: number): Record<Valve, ValveFace> {
   return Object.fromEntries(
     springs.map((s) => {
       const own = hour - (nowHours - s.hours);
       const seen = s.losses.filter((l) => l.hours <= own + 1e-6).at(-1);
-      return [s.position, { text: percentText(seen?.loss) }];
+      const at = hour > nowHours ? nearest(s.foretold, own) : seen;
+      return [s.position, { text: percentText(at?.loss) }];
     }),
   );
+}
+
+function nearest(ahead: SpringAt["foretold"], own: number) {
+  return [...ahead].sort((a, b) => Math.abs(a.hours - own) - Math.abs(b.hours - own))[0];
 }
 
 const WEIGHT = { CHANGE: 2, WATCH: 1, RUN: 0 } as const;

@@ -2,7 +2,13 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import { ApiProblem, answered, api, type Schemas } from "../../api/client";
-import { engine as engineQuery, revisions as revisionsQuery, round as roundQuery } from "../../api/queries";
+import {
+  engine as engineQuery,
+  revisions as revisionsQuery,
+  round as roundQuery,
+  roundTest,
+  springTest,
+} from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { MarkIcon } from "../../plan/verdict";
 import { EngineTabs, Waiting } from "../../shell/EngineFrame";
@@ -53,6 +59,7 @@ export function EndPage() {
               Lash sheet
             </Link>
           </header>
+          <OpenSprings roundId={round.id} />
           <FirstLooks story={round.story} hydraulic={round.hydraulic} />
           <Adjusted round={round} />
           {round.swaps && <Swaps swaps={round.swaps} />}
@@ -62,6 +69,22 @@ export function EndPage() {
         </div>
       </div>
     </>
+  );
+}
+
+/** The spring test begun with this round, while it is open. */
+function OpenSprings({ roundId }: { roundId: string }) {
+  const testId = useQuery(roundTest(roundId)).data?.testId ?? "";
+  const test = useQuery({ ...springTest(testId), enabled: testId !== "" }).data;
+  if (!test || test.endedAt) return null;
+  return (
+    <Notice tone="ask">
+      The spring test of this round is open, {test.done} of {test.valves.length} read:{" "}
+      <Link to="/tests/$id" params={{ id: testId }}>
+        go on with it
+      </Link>
+      .
+    </Notice>
   );
 }
 

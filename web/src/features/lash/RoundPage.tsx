@@ -1,5 +1,7 @@
+import { useQuery } from "@tanstack/react-query";
 import { Link, useNavigate, useParams } from "@tanstack/react-router";
 import { useEffect, useState } from "react";
+import { roundTest } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
@@ -7,25 +9,48 @@ import { useSettings } from "../../shell/settings";
 import { buttonClass } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
 import { useNarrow } from "../../ui/useNarrow";
+import { useSpringTest } from "../fatigue/useSpringTest";
 import { nextValve } from "./flow";
 import { PassedStop } from "./PassedStop";
 import { roundFaces } from "./roundFaces";
+import { SpringStop } from "./SpringStop";
 import { StopGuide } from "./StopGuide";
+import { type OnePass, useOnePass } from "./useOnePass";
 import { type Round, useRound, type ValveView } from "./useRound";
 import { ValvePanel } from "./ValvePanel";
 
-/** The round at the car: bar, read, set, lock, read again, next. */
+/** The round at the car: bar, read, set, lock, read again, next; its springs in the same pass where wanted. */
 export function RoundPage() {
   const { id } = useParams({ from: "/rounds/$id" });
   const work = useRound(id);
+  const springs = useQuery(roundTest(id));
   if (work.error && !work.round) return <Problem error={work.error} />;
-  if (!work.round) return <Waiting />;
-  return <AtTheCar round={work.round} work={work} />;
+  if (!work.round || springs.isPending) return <Waiting />;
+  const testId = springs.data?.testId;
+  return testId ? (
+    <WithSprings testId={testId} round={work.round} work={work} />
+  ) : (
+    <AtTheCar round={work.round} work={work} />
+  );
 }
 
-function AtTheCar({ round, work }: { round: Round; work: ReturnType<typeof useRound> }) {
+interface AtTheCarProps {
+  round: Round;
+  work: ReturnType<typeof useRound>;
+  springs?: ReturnType<typeof useSpringTest>;
+}
+
+function WithSprings({ testId, round, work }: AtTheCarProps & { testId: string }) {
+  const springs = useSpringTest(testId);
+  if (springs.error && !springs.test) return <Problem error={springs.error} />;
+  if (!springs.test) return <Waiting />;
+  return <AtTheCar round={round} work={work} springs={springs} />;
+}
+
+function AtTheCar({ round, work, springs }: AtTheCarProps) {
   const navigate = useNavigate();
   const narrow = useNarrow();
+  const pass = useOnePass(springs);
   const pendingLeft = (v: ValveView) => work.pending(v.position, "LEFT");
   const [at, setAt] = useState(() => nextValve(round, -1, pendingLeft) ?? 0);
   const [passed, setPassed] = useState(false);
@@ -39,21 +64,35 @@ function AtTheCar({ round, work }: { round: Round; work: ReturnType<typeof useRo
     if (ended) void navigate({ to: "/rounds/$id/end", params: { id: round.id } });
   }, [ended, navigate, round.id]);
 
-  /** Works on the round as just answered, not on the one before it. */
-  const goOn = (now: Round) => {
+  const toTheEnd = () =>
+    pass && !pass.test.endedAt
+      ? void navigate({ to: "/tests/$id", params: { id: pass.test.id } })
+      : void navigate({ to: "/rounds/$id/end", params: { id: round.id } });
+  const toNextValve = (now: Round) => {
+    pass?.turnTo();
     const next = nextValve(now, at, pendingLeft);
-    if (next === undefined) void navigate({ to: "/rounds/$id/end", params: { id: round.id } });
+    if (next === undefined) toTheEnd();
     else setAt(next);
   };
-  const move = (by: number) => setAt((at + by + round.valves.length) % round.valves.length);
+  /** Works on the round as just answered, not on the one before it. */
+  const goOn = (now: Round) => {
+    const putOff = now.valves.some((v) => v.position === valve.position && v.status === "SKIPPED");
+    if (!putOff && pass?.wants(valve.position)) pass.turnTo(valve.position);
+    else toNextValve(now);
+  };
+  const move = (by: number) => {
+    pass?.turnTo();
+    setAt((at + by + round.valves.length) % round.valves.length);
+  };
   const select = (position: string) => {
+    pass?.turnTo();
     const index = round.valves.findIndex((v) => v.position === position);
     if (index >= 0) setAt(index);
   };
 
   return (
     <div className="flex flex-1 flex-col gap-2 p-2">
-      <RoundBar round={round} unsent={work.unsent} />
+      <RoundBar round={round} unsent={work.unsent + (springs?.unsent ?? 0)} pass={pass} />
       <div className="grid min-h-0 flex-1 gap-2 min-[1000px]:grid-cols-[300px_minmax(0,1fr)]">
         <section className="scribed rounded p-2" aria-label="Valve plan">
           <ValvePlan
@@ -88,18 +127,22 @@ function AtTheCar({ round, work }: { round: Round; work: ReturnType<typeof useRo
                 onThere={() => work.crank.mutate(stop.crankDeg)}
                 onPassed={() => setPassed(true)}
               />
-              <ValvePanel
-                key={valve.position}
-                round={round}
-                valve={valve}
-                work={work}
-                there={there}
-                onThere={() => work.crank.mutate(stop.crankDeg)}
-                onPassed={() => setPassed(true)}
-                onNext={goOn}
-                onMove={move}
-                narrow={narrow}
-              />
+              {pass && (pass.wantsCheck || pass.spring) ? (
+                <SpringStop pass={pass} onDone={() => toNextValve(round)} onMove={move} />
+              ) : (
+                <ValvePanel
+                  key={valve.position}
+                  round={round}
+                  valve={valve}
+                  work={work}
+                  there={there}
+                  onThere={() => work.crank.mutate(stop.crankDeg)}
+                  onPassed={() => setPassed(true)}
+                  onNext={goOn}
+                  onMove={move}
+                  narrow={narrow}
+                />
+              )}
             </>
           )}
         </div>
@@ -109,7 +152,7 @@ function AtTheCar({ round, work }: { round: Round; work: ReturnType<typeof useRo
 }
 
 /** Whose round, how far, and whether everything is safe. */
-function RoundBar({ round, unsent }: { round: Round; unsent: number }) {
+function RoundBar({ round, unsent, pass }: { round: Round; unsent: number; pass?: OnePass }) {
   const settings = useSettings();
   const { hand, setHand } = settings;
   const began = round.hand;
@@ -132,6 +175,14 @@ function RoundBar({ round, unsent }: { round: Round; unsent: number }) {
       >
         {round.done}/{round.valves.length}
       </span>
+      {pass && (
+        <span className="text-muted">
+          springs{" "}
+          <span className="num text-2xl text-ink">
+            {pass.test.done}/{pass.test.valves.length}
+          </span>
+        </span>
+      )}
       <label className="flex items-center gap-2 text-sm text-muted">
         read by
         <input

@@ -3,6 +3,7 @@ import { useNavigate, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import { ApiProblem, answered, api, type Schemas } from "../../api/client";
 import {
+  engineSprings,
   events as eventsQuery,
   lashTargets,
   plan as planQuery,
@@ -10,7 +11,7 @@ import {
 } from "../../api/queries";
 import { hoursNow } from "../../rail/HoursRail";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
-import { useSettings } from "../../shell/settings";
+import { useKept, useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { Check, Field, Select } from "../../ui/Field";
@@ -51,19 +52,25 @@ function Start({ engine, hours }: StartProps) {
   const [stops, setStops] = useState("2");
   const [onMarks, setOnMarks] = useState(false);
   const [look, setLook] = useState(true);
+  const fitted = useQuery(engineSprings(engine.id)).data;
+  const [testId] = useState(() => crypto.randomUUID());
+  const [withSprings, setWithSprings] = useKept<"yes" | "no">("shim.onePass", () => "no");
+  const [tester, setTester] = useKept<string>("shim.tester", () => "");
+  const onePass = withSprings === "yes" && (fitted?.springs.length ?? 0) > 0;
   const number = (t: string) => (t.trim() === "" ? undefined : Number(t.replace(",", ".")));
   const k = Math.min(64, Math.max(1, Math.round(number(stops) || 2)));
   const plan = useQuery(planQuery({ sheet: engine.sheet, school, stops: k, onMarks }));
   const begin = useMutation({
-    mutationFn: () =>
-      answered(
+    mutationFn: async () => {
+      const engineHours = number(at) ?? Number.NaN;
+      await answered(
         api.PUT("/api/rounds/{id}", {
           params: { path: { id } },
           body: {
             engineId: engine.id,
             state,
             hand,
-            engineHours: number(at) ?? Number.NaN,
+            engineHours,
             headTempStartF: number(temp),
             school,
             stops: k,
@@ -71,7 +78,25 @@ function Start({ engine, hours }: StartProps) {
             lookAtSprings: look,
           },
         }),
-      ),
+      );
+      if (!onePass) return;
+      await answered(
+        api.PUT("/api/spring-tests/{id}", {
+          params: { path: { id: testId } },
+          body: {
+            engineId: engine.id,
+            roundId: id,
+            engineHours,
+            place: "HEAD",
+            state,
+            order: "STOPS",
+            tester,
+            repeats: 1,
+            hand,
+          },
+        }),
+      );
+    },
     onSuccess: () => {
       settings.setHand(hand);
       void navigate({ to: "/rounds/$id", params: { id } });
@@ -143,6 +168,23 @@ function Start({ engine, hours }: StartProps) {
           checked={look}
           onChange={(e) => setLook(e.target.checked)}
         />
+        {fitted && fitted.springs.length > 0 && (
+          <>
+            <Check
+              label="Test each spring's seat load at the same stop"
+              checked={withSprings === "yes"}
+              onChange={(e) => setWithSprings(e.target.checked ? "yes" : "no")}
+            />
+            {onePass && (
+              <Field
+                label="Tester"
+                value={tester}
+                onChange={(e) => setTester(e.target.value)}
+                error={error("tester")}
+              />
+            )}
+          </>
+        )}
         {problem && problem.errors.length === 0 && <Notice tone="stop">{problem.message}</Notice>}
         <Button
           look="now"

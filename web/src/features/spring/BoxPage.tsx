@@ -125,10 +125,26 @@ function Sort({ engine, known, type }: SortProps) {
       {sort.data ? (
         <Sorted engine={engine} sorted={sort.data} />
       ) : (
-        <Notice tone="know">
-          Springs of one box differ by some pounds and a thou or two, pockets by their heights. Shim finds the
-          one assignment with the evenest loads, all fitting, with the fewest shims.
-        </Notice>
+        <section className="scribed grid gap-3 rounded p-4" aria-label="The pockets">
+          <Notice tone="know">
+            Springs of one box differ by some pounds and a thou or two, pockets by their heights. Shim finds
+            the one assignment with the evenest loads, all fitting, with the fewest shims.
+          </Notice>
+          <ValvePlan
+            layout={engine.layout}
+            faces={Object.fromEntries(
+              known.pockets.map((p) => [
+                p.position,
+                {
+                  text: heightText(p.fitting.heightIn, unit),
+                  mark: p.fitting.heightIn === undefined ? "OPEN" : "IN",
+                },
+              ]),
+            )}
+            label="Heights the springs go to"
+            className="h-[56vh] w-full"
+          />
+        </section>
       )}
     </div>
   );

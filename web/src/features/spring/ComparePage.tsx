@@ -126,6 +126,7 @@ interface KindPartProps {
 function KindPart({ candidates, kind }: KindPartProps) {
   const { unit } = useSettings();
   const at = candidates.map((c) => c.kinds[kind]);
+  const heights = [...new Set(at.map((x) => heightText(x.fit.heightIn, unit)))];
   const rows: [string, (a: Schemas["AtKind"], c: Schemas["Candidate"]) => string][] = [
     [`Closed, ${loadUnit(unit)}`, (x) => loadText(x.fit.seatLbf, unit, 0)],
     [`Open, ${loadUnit(unit)}`, (x) => loadText(x.fit.openLbf, unit, 0)],
@@ -139,7 +140,7 @@ function KindPart({ candidates, kind }: KindPartProps) {
     >
       <h2 className="text-lg">
         {at[0].kind === "INTAKE" ? "Intake" : "Exhaust"}: height{" "}
-        <b className="num text-xl">{at.map((x) => heightText(x.fit.heightIn, unit)).join(" and ")}</b>, lift{" "}
+        <b className="num text-xl">{heights.join(" / ")}</b>, lift{" "}
         <b className="num text-xl">{at[0].liftIn > 0 ? heightText(at[0].liftIn, unit) : "not known"}</b>
       </h2>
       <div className="grid items-start gap-4 min-[760px]:grid-cols-[auto_1fr]">

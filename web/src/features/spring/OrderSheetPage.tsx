@@ -6,7 +6,7 @@ import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
-import { heightText, heightUnit, loadText, loadUnit } from "../../units/load";
+import { heightText, loadText, loadUnit } from "../../units/load";
 
 /** One page of measures for whoever orders or sells the parts. */
 export function OrderSheetPage() {
@@ -26,6 +26,18 @@ export function OrderSheetPage() {
     </EngineFrame>
   );
 }
+
+/** What a maker asks and Shim does not know: lines to write on. */
+const BY_HAND = [
+  "Valve stem diameter",
+  "Lock angle and groove",
+  "Guide and seal, outside",
+  "Locator bore",
+  "Valve material, stem hollow?",
+  "Top rpm, for how long",
+  "Hours between changes",
+  "Ordered by, date",
+];
 
 interface OrderSheetProps {
   engine: Schemas["EngineView"];
@@ -96,9 +108,17 @@ function OrderSheet({ engine, known }: OrderSheetProps) {
           ))}
         </tbody>
       </table>
+      <dl className="grid grid-cols-2 gap-x-6 gap-y-1 text-sm min-[700px]:grid-cols-4" aria-label="By hand">
+        {BY_HAND.map((name) => (
+          <div key={name} className="flex h-11 flex-col justify-between border-b border-hair">
+            <dt className="text-muted">{name}</dt>
+            <dd />
+          </div>
+        ))}
+      </dl>
       <p className="text-sm text-muted">
-        Lengths in {heightUnit(unit)}. Lift is gross, at the valve; open load with lash taken off, to bind
-        with none. Loads by the data sheet of the springs in use. Empty boxes were not measured.
+        Lengths in {unit === "mm" ? "mm" : "inches"}. Lift is gross, at the valve; open load with lash taken
+        off, to bind with none. Loads by the data sheet of the springs in use. Empty boxes were not measured.
       </p>
     </div>
   );

@@ -10,6 +10,7 @@ import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
+import { useNarrow } from "../../ui/useNarrow";
 import { heightText, heightUnit, loadText, loadUnit, readHeight } from "../../units/load";
 import { LoadDrawing } from "./LoadDrawing";
 import { PocketRemarks } from "./PocketRemarks";
@@ -45,6 +46,7 @@ interface HeightsProps {
 
 function Heights({ engine, known }: HeightsProps) {
   const { unit } = useSettings();
+  const narrow = useNarrow();
   const all = known.pockets;
   const [valve, setValve] = useState<Valve>(
     () =>
@@ -60,7 +62,7 @@ function Heights({ engine, known }: HeightsProps) {
     <div className="grid flex-1 content-start gap-3 p-3 min-[1000px]:grid-cols-[minmax(320px,400px)_1fr]">
       <section className="scribed flex flex-col gap-2 rounded p-3" aria-label="Valve plan">
         <p className="text-muted">
-          Installed height in {heightUnit(unit)},{" "}
+          Installed height, {heightUnit(unit)}:{" "}
           {out === 0 ? `all within ±${heightText(known.toleranceIn, unit)}` : `${out} out of tolerance`}
         </p>
         <ValvePlan
@@ -70,8 +72,9 @@ function Heights({ engine, known }: HeightsProps) {
           )}
           selected={valve}
           onSelect={setValve}
+          facing={narrow ? "left" : "up"}
           label={`Installed heights of ${engine.name}`}
-          className="max-h-[58vh] min-h-72 w-full flex-1"
+          className="h-60 w-full min-[1000px]:h-[58vh]"
         />
         <div className="flex flex-wrap gap-2">
           <Link to="/engines/$id/spring-compare" params={{ id: engine.id }} className={buttonClass()}>
@@ -123,6 +126,9 @@ function PocketForm({ engineId, pocket, onNext }: PocketFormProps) {
     locks: f.locks ?? "",
     locator: f.locator ?? "",
   });
+  const [picked, setPicked] = useState(0);
+  const way = pocket.ways[picked];
+  const now = { curve: pocket.curve, liftIn: pocket.liftIn };
   useEffect(() => box.current?.select(), []);
   const keep = useMutation({
     mutationFn: () =>
@@ -200,15 +206,19 @@ function PocketForm({ engineId, pocket, onNext }: PocketFormProps) {
               </>
             )}
           </p>
+          <Button look="now" type="submit" className="text-xl">
+            Keep, next valve ⏎
+          </Button>
         </div>
         <LoadDrawing
           springs={[
-            { name: "as measured", curve: pocket.curve, fit: pocket.fit, liftIn: pocket.liftIn, main: true },
+            { ...now, name: "as measured", fit: pocket.fit, main: true },
+            ...(way ? [{ ...now, name: way.way.words, fit: way.fit }] : []),
           ]}
         />
       </div>
       <PocketRemarks fit={pocket.fit} links={pocket.links} />
-      {pocket.ways.length > 0 && <PocketWays pocket={pocket} />}
+      {way && <PocketWays pocket={pocket} picked={picked} onPick={setPicked} />}
       <div className="grid grid-cols-2 gap-3 min-[760px]:grid-cols-4">
         {words("shims", "Shims, from the bottom", "0.015 0.030")}
         {words("retainer", "Retainer")}
@@ -237,9 +247,6 @@ function PocketForm({ engineId, pocket, onNext }: PocketFormProps) {
         />
       </div>
       {problem && problem.errors.length === 0 && <Notice tone="stop">{problem.message}</Notice>}
-      <Button look="now" type="submit" className="text-xl">
-        Keep, next valve ⏎
-      </Button>
     </form>
   );
 }

@@ -99,6 +99,21 @@ class DemoSprings {
         null);
   }
 
+  /** A stronger pair to hold beside the one that is fitted. */
+  private static SpringSheet stiff() {
+    return sheet(
+        "HV dual, stiff",
+        SpringSheet.Form.DUAL_WITH_DAMPER,
+        1.950,
+        248,
+        1.300,
+        575,
+        1.150,
+        1.560,
+        0.740,
+        25);
+  }
+
   /** Types, sets, rules, a season of tests, and the tester that holds the same springs. */
   void fill(
       UUID v8,
@@ -132,6 +147,7 @@ class DemoSprings {
             60);
     types.put(id.apply("dual"), dual, "KV");
     types.put(id.apply("single"), single, "MO");
+    types.put(id.apply("stiff"), stiff(), "KV");
     rules.put(v8, rulesOf(), "KV");
     SpringType type = types.get(id.apply("dual")).type();
     List<Position> positions = engines.get(v8).engine().layout().positions();
@@ -181,7 +197,9 @@ class DemoSprings {
         List.of(
             new WeakestLink.Limit(WeakestLink.Part.ROCKER, 600.0, 0.720, null),
             new WeakestLink.Limit(WeakestLink.Part.LIFTER, 650.0, null, 8200.0),
-            new WeakestLink.Limit(WeakestLink.Part.LOCK, 700.0, null, null)));
+            new WeakestLink.Limit(WeakestLink.Part.LOCK, 700.0, null, null),
+            new WeakestLink.Limit(WeakestLink.Part.STUD, 560.0, null, null),
+            new WeakestLink.Limit(WeakestLink.Part.PUSHROD, 680.0, null, null)));
   }
 
   /** Heights as they were measured: one valve a little tall. */

@@ -154,7 +154,7 @@ public class Pockets {
                 target,
                 tolerance(sheet),
                 sheet.shims(),
-                sheet.lockOffsetsIn() == null ? List.of() : sheet.lockOffsetsIn(),
+                sheet.offsets(),
                 sheet.heightSchool() == null
                     ? HeightPlan.School.FEWEST_PIECES
                     : sheet.heightSchool()))

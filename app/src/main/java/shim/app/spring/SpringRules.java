@@ -84,6 +84,11 @@ public class SpringRules {
           : shimStockIn;
     }
 
+    /** Heights of the locks in stock against the usual ones. */
+    public List<Double> offsets() {
+      return lockOffsetsIn == null ? List.of() : lockOffsetsIn;
+    }
+
     public SetSchool school() {
       return setSchool == null ? SetSchool.MATCHED_SINGLE : setSchool;
     }
@@ -102,6 +107,16 @@ public class SpringRules {
     between("changeAt", sheet.changeAt(), 0.001, 0.9, "the threshold lies between 0.001 and 0.9");
     between("heightToleranceIn", sheet.heightToleranceIn(), 0.001, 0.1, "0.001 to 0.1 in");
     between("overRevRpm", sheet.overRevRpm(), 1000, 20_000, "1000 to 20000 rpm");
+    between("topRpm", sheet.topRpm(), 500, 20_000, "500 to 20000 rpm");
+    for (Double offset : sheet.offsets()) {
+      between("lockOffsetsIn", offset, -0.2, 0.2, "a lock's offset lies within 0.2 in either way");
+    }
+    for (WeakestLink.Limit l : sheet.limits()) {
+      String at = "links." + l.part();
+      between(at, l.openLbf(), 50, 3000, "an open load lies between 50 and 3000 lbf");
+      between(at, l.liftIn(), 0.1, 1.5, "a valve lift lies between 0.1 and 1.5 in");
+      between(at, l.rpm(), 500, 20_000, "500 to 20000 rpm");
+    }
     RulesRow row =
         rows.findByEngineId(engineId).orElseGet(() -> new RulesRow(UUID.randomUUID(), engineId));
     row.sheet = json.writeValueAsString(sheet);
