@@ -236,6 +236,10 @@ class LashTest {
     assertThat(Plausible.askLash(0.45, 0.018))
         .hasValueSatisfying(q -> assertThat(q).contains("mm"));
     assertThat(Plausible.askLash(0, 0.018)).isPresent();
+    assertThat(Plausible.askLash(0.002, 0.018))
+        .hasValueSatisfying(q -> assertThat(q).contains("a tenth of the 0.018 target"));
+    assertThat(Plausible.askLash(0.060, 0.018))
+        .hasValueSatisfying(q -> assertThat(q).contains("did the crank reach its stop"));
     assertThat(Plausible.askLash(0.019, 0.018)).isEmpty();
     assertThat(Plausible.askLash(0.030, 0.018)).isEmpty();
   }
