@@ -16,7 +16,9 @@ import org.junit.jupiter.api.Test;
 class CoreStructureTest {
   /** Each package may use those before it. */
   private static final List<String> ORDER =
-      List.of("unit", "stats", "engine", "crank", "lash", "spring", "fatigue", "running", "season");
+      List.of(
+          "unit", "stats", "engine", "crank", "lash", "spring", "fatigue", "change", "running",
+          "season");
 
   private static final JavaClasses CORE =
       new ClassFileImporter()
