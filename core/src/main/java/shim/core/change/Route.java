@@ -82,6 +82,9 @@ public record Route(School school, List<Leg> legs, double barDeg) {
       School school,
       Collection<Position> valves,
       @Nullable Double fromDeg) {
+    if (valves.isEmpty()) {
+      throw new IllegalArgumentException("choose the valves whose springs are done");
+    }
     return new Planner(layout, cam, hold, school).route(new TreeSet<>(valves), fromDeg);
   }
 

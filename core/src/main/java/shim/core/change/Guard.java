@@ -1,0 +1,438 @@
+package shim.core.change;
+
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import shim.core.change.ValveState.Pushrod;
+import shim.core.change.ValveState.Stage;
+import shim.core.engine.Position;
+import shim.core.unit.Angle;
+
+/** Why something must not be done now, in the words of whoever stands beside the engine. */
+final class Guard {
+  /** How far off its place a crank is still there, degrees. Common practice, no source. */
+  private static final double THERE_DEG = 1;
+
+  private final Job job;
+  private final JobPlan plan;
+
+  Guard(Job job) {
+    this.job = job;
+    this.plan = job.plan();
+  }
+
+  Optional<String> refuses(Done d) {
+    Optional<String> whole = wholeJob(d);
+    if (whole.isPresent()) {
+      return whole;
+    }
+    if (d.valve() != null) {
+      return plan.work(d.valve()).isEmpty()
+          ? Optional.of(d.valve() + " is not in this job")
+          : valve(d, d.valve(), job.valve(d.valve()));
+    }
+    if (d.cylinder() != null) {
+      return plan.of(d.cylinder()).isEmpty()
+          ? Optional.of("cylinder " + d.cylinder() + " is not in this job")
+          : cylinder(d, d.cylinder());
+    }
+    return engine(d);
+  }
+
+  private Optional<String> wholeJob(Done d) {
+    if (job.end() != Job.End.OPEN) {
+      return Optional.of("this job is over");
+    }
+    if (job.parked() != null && d.act() != Act.RESUME) {
+      return Optional.of("the job is parked: take it up again first");
+    }
+    boolean before = d.act() == Act.ACCEPT || d.act() == Act.LAY_OUT || d.act() == Act.ABANDON;
+    if (!job.accepted() && !before) {
+      return Optional.of("read and accept the cautions first");
+    }
+    return job.held().entrySet().stream()
+        .filter(e -> e.getValue().lost())
+        .filter(e -> d.act() != Act.REHELD && d.act() != Act.DROPPED)
+        .map(e -> "the hold is lost at cylinder " + e.getKey() + ": see to its valve first")
+        .findFirst();
+  }
+
+  // ---- the engine as a whole
+
+  private Optional<String> engine(Done d) {
+    return switch (d.act()) {
+      case BAR -> bar(d);
+      case LOCK -> when(job.crankLocked(), "the crank is locked already");
+      case UNLOCK ->
+          first(
+              when(
+                  !job.held().isEmpty() && plan.hold() == Hold.AIR,
+                  "air is on: it would turn the crank"),
+              open("a crank that is free"),
+              when(!job.crankLocked(), "the crank is not locked"));
+      case LAY_OUT, COUNTED -> counted(d);
+      case PARK -> d.text().isEmpty() ? Optional.of("say what it waits for") : leaving("left");
+      case RESUME -> when(job.parked() == null, "the job is not parked");
+      case ABANDON ->
+          d.text().isEmpty() ? Optional.of("say why it ends unfinished") : leaving("closed");
+      case SIGN -> openForSigning().stream().findFirst();
+      case UNTICK ->
+          when(
+              !d.text().startsWith("tick:") || !job.ticked().contains(d.text()),
+              "only a plain step that is done can be taken back");
+      case ACCEPT, TICK, TORQUE -> Optional.empty();
+      default -> Optional.of("say at which cylinder or valve");
+    };
+  }
+
+  private Optional<String> bar(Done d) {
+    if (!plan.hold().onTheCrank()) {
+      return Optional.of("the crank has no part in this job");
+    }
+    if (!(d.number() >= 0 && d.number() < Angle.CYCLE_DEG)) {
+      return Optional.of("say where the crank is: 0 to 720 degrees");
+    }
+    return first(
+        open("turning the crank"),
+        job.held().keySet().stream()
+            .findFirst()
+            .map(
+                c ->
+                    plan.hold() == Hold.AIR
+                        ? "air is on in cylinder " + c + ": let it off before anyone bars"
+                        : "cylinder " + c + " is still held by " + plan.hold().by() + ": end that"),
+        when(job.crankLocked(), "the crank is locked"),
+        eachFinished(
+            p -> job.valve(p).pushrod() == Pushrod.OUT,
+            "'s pushrod is not confirmed in its cup, nor kept out: barring bends it"));
+  }
+
+  private Optional<String> counted(Done d) {
+    boolean known = Stream.of(Item.values()).anyMatch(i -> i.name().equals(d.text()));
+    boolean number = d.number() >= 0 && d.number() <= 999 && d.number() == Math.rint(d.number());
+    return known && number ? Optional.empty() : Optional.of("how many? A whole number");
+  }
+
+  /** Nobody walks away from a valve without its locks, nor from air that is on. */
+  private Optional<String> leaving(String how) {
+    return first(
+        plan.hold() == Hold.BLOCK ? Optional.empty() : open("a job so"),
+        job.held().keySet().stream()
+            .filter(c -> plan.hold() != Hold.BLOCK)
+            .findFirst()
+            .map(c -> "the hold is on at cylinder " + c + ": a job is not " + how + " so"));
+  }
+
+  // ---- one cylinder
+
+  private Optional<String> cylinder(Done d, int c) {
+    return switch (d.act()) {
+      case HOLD -> hold(c);
+      case RELEASE -> release(c);
+      case AIR_LOST -> when(!job.held().containsKey(c), "no hold is on at cylinder " + c);
+      case REHELD ->
+          !lost(c)
+              ? Optional.of("no hold was lost at cylinder " + c)
+              : when(d.text().isEmpty(), "say what holds the valve now");
+      case ROCKERS_OFF -> when(job.off().contains(c), "the rockers are off already");
+      case ROCKERS_ON -> rockersOn(c);
+      case KEPT_OUT -> when(!job.off().contains(c), "the rockers of cylinder " + c + " are on");
+      case TICK -> Optional.empty();
+      case TORQUE -> torque(c);
+      default -> Optional.of("say at which valve");
+    };
+  }
+
+  private boolean lost(int c) {
+    Job.Held h = job.held().get(c);
+    return h != null && h.lost();
+  }
+
+  private Optional<String> hold(int c) {
+    if (job.held().containsKey(c)) {
+      return Optional.of("cylinder " + c + " is held already");
+    }
+    if (!plan.hold().onTheCrank()) {
+      return Optional.empty();
+    }
+    return first(
+        when(!there(c), "the crank is not at TDC of cylinder " + c + ": bar there first"),
+        when(
+            plan.hold() == Hold.AIR && plan.crankLock() && !job.crankLocked(),
+            "lock the crank first: air turns it"),
+        plan.hold() == Hold.AIR
+            ? job.held().keySet().stream()
+                .findFirst()
+                .map(o -> "air is on in cylinder " + o + ": one cylinder at a time")
+            : Optional.empty());
+  }
+
+  private boolean there(int c) {
+    Double tdc = plan.tdcDeg().get(c);
+    if (job.crankDeg() == null || tdc == null) {
+      return false;
+    }
+    double every = plan.hold().everyDeg();
+    double away = Math.abs(job.crankDeg() - tdc) % every;
+    return Math.min(away, every - away) <= THERE_DEG;
+  }
+
+  private Optional<String> release(int c) {
+    if (!job.held().containsKey(c)) {
+      return Optional.of("no hold is on at cylinder " + c);
+    }
+    boolean atEnd = plan.schools().proving() == Schools.Proving.AT_END;
+    return first(
+        openIn(c, "letting the hold go"),
+        plan.of(c).stream()
+            .filter(w -> !atEnd && job.valve(w.valve()).stage() == Stage.CLOSED)
+            .findFirst()
+            .map(w -> "prove the locks of " + w.valve() + " first: one not home jumps now"));
+  }
+
+  private Optional<String> rockersOn(int c) {
+    if (!job.off().contains(c)) {
+      return Optional.of("the rockers of cylinder " + c + " are on");
+    }
+    return first(
+        plan.of(c).stream()
+            .filter(w -> job.valve(w.valve()).stage() != Stage.PROVED)
+            .findFirst()
+            .map(w -> w.valve() + " is not finished: " + job.valve(w.valve()).stage().words()),
+        unseated(c));
+  }
+
+  private Optional<String> torque(int c) {
+    return first(
+        unseated(c),
+        when(job.off().contains(c), "the rockers of cylinder " + c + " are not on yet"));
+  }
+
+  private Optional<String> unseated(int c) {
+    return plan.of(c).stream()
+        .filter(
+            w ->
+                switch (job.valve(w.valve()).pushrod()) {
+                  case OUT, KEPT_OUT -> true;
+                  case NONE, IN_PLACE, SEATED -> false;
+                })
+        .findFirst()
+        .map(
+            w ->
+                w.valve() + "'s pushrod is not confirmed in its lifter's cup: the rocker bends it");
+  }
+
+  // ---- one valve
+
+  private Optional<String> valve(Done d, Position p, ValveState v) {
+    return switch (d.act()) {
+      case FREE -> first(notHeld(p), when(v.stage() != Stage.ON_SPRING, isNow(p, v)));
+      case COMPRESS -> compress(p, v);
+      case UNHOOK ->
+          first(
+              notHeld(p),
+              when(
+                  v.stage() != Stage.COMPRESSED || !v.hooked(),
+                  v.hooked() ? "compress " + p + " first" : p + "'s locks are out already"));
+      case SPRING_OUT ->
+          first(
+              when(!v.loose(), p + " still has its locks in"),
+              when(v.springIn() == null, p + "'s spring is out already"),
+              when(d.text().isEmpty(), "say where it goes: scrap, spare or in again"));
+      case SEAL -> bare(p, v);
+      case STACK ->
+          first(bare(p, v), when(!(d.number() >= 0 && d.number() <= 20), "how many pieces?"));
+      case HEIGHT -> height(d, p, v);
+      case ACCEPT_HEIGHT ->
+          first(
+              when(v.heightIn() == null, "measure the height first"),
+              when(d.text().isEmpty(), "say why this height may stand"));
+      case SPRING_IN -> springIn(d, p, v);
+      case HOOK -> hook(d, p, v);
+      case CLOSE -> close(p, v);
+      case PROVE -> when(v.stage() != Stage.CLOSED, isNow(p, v));
+      case JUMPED -> when(!v.stage().finished(), isNow(p, v));
+      case DROPPED -> when(!v.loose() || !lost(p.cylinder()), p + " is held");
+      case SEATED -> seated(p, v);
+      case LASH -> lash(d, p);
+      case TICK -> Optional.empty();
+      default -> Optional.of("that is not done at one valve");
+    };
+  }
+
+  private static String isNow(Position p, ValveState v) {
+    return p + " is " + v.stage().words();
+  }
+
+  private Optional<String> notHeld(Position p) {
+    return when(
+        !job.held().containsKey(p.cylinder()),
+        p + " is not held: " + plan.hold().by() + " first, or it drops");
+  }
+
+  private Optional<String> compress(Position p, ValveState v) {
+    return first(
+        notHeld(p),
+        when(v.stage() == Stage.COMPRESSED || v.stage() == Stage.DROPPED, isNow(p, v)),
+        when(v.stage() == Stage.UNHOOKED && v.springIn() == null, "no spring is on " + p),
+        when(
+            plan.kind() == JobPlan.Kind.IN_CAR && !job.off().contains(p.cylinder()),
+            "the rockers of cylinder " + p.cylinder() + " are still on"),
+        job.valves().entrySet().stream()
+            .filter(e -> !e.getKey().equals(p) && e.getValue().stage().open())
+            .filter(e -> plan.kind() != JobPlan.Kind.ASSEMBLE || e.getValue().springIn() != null)
+            .findFirst()
+            .map(e -> "finish " + e.getKey() + " first: one valve at a time"));
+  }
+
+  private static Optional<String> bare(Position p, ValveState v) {
+    return when(
+        v.stage() != Stage.UNHOOKED || v.springIn() != null, p + "'s spring is still there");
+  }
+
+  private Optional<String> height(Done d, Position p, ValveState v) {
+    JobPlan.Height wanted = plan.work(p).orElseThrow().height();
+    return first(
+        bare(p, v),
+        when(
+            !(d.number() >= 0.5 && d.number() <= 6),
+            "an installed height lies between 0.5 and 6 in"),
+        wanted.beyondGauge(d.number()));
+  }
+
+  private Optional<String> springIn(Done d, Position p, ValveState v) {
+    JobPlan.Height wanted = plan.work(p).orElseThrow().height();
+    Double h = v.heightIn();
+    return first(
+        bare(p, v),
+        when(d.text().isEmpty(), "which spring goes in?"),
+        when(h == null, "measure " + p + "'s height with the parts that go in first"),
+        h == null || wanted.within(h) || v.heightAccepted()
+            ? Optional.empty()
+            : Optional.of(
+                String.format(
+                    Locale.ROOT,
+                    "%.3f in is out of %.3f ± %.3f: another stack, or say why it may stand",
+                    h,
+                    wanted.targetIn(),
+                    wanted.toleranceIn())),
+        when(job.scrapped().contains(d.text()), d.text() + " came out as scrap"),
+        job.valves().entrySet().stream()
+            .filter(e -> !e.getKey().equals(p) && d.text().equals(e.getValue().springIn()))
+            .findFirst()
+            .map(e -> d.text() + " is in at " + e.getKey()));
+  }
+
+  private static Optional<String> hook(Done d, Position p, ValveState v) {
+    return first(
+        when(v.stage() != Stage.COMPRESSED, "compress " + p + " first"),
+        when(v.hooked(), p + "'s locks are in"),
+        when(
+            !d.text().equals("gap"),
+            "without a gap between its halves a lock is not home: take them out, clean, again"));
+  }
+
+  private static Optional<String> close(Position p, ValveState v) {
+    return first(
+        when(v.stage() != Stage.COMPRESSED, isNow(p, v)),
+        when(!v.hooked(), "the locks of " + p + " are not in: it would lose everything"));
+  }
+
+  private Optional<String> seated(Position p, ValveState v) {
+    return first(
+        when(v.pushrod() == Pushrod.NONE, "this engine has no pushrods"),
+        when(!v.stage().finished(), p + "'s spring is not finished: " + v.stage().words()));
+  }
+
+  private Optional<String> lash(Done d, Position p) {
+    List<Route.Leg> at = plan.route().legs().stream().filter(l -> l.lash().contains(p)).toList();
+    boolean here =
+        job.crankDeg() != null
+            && at.stream().anyMatch(l -> Angle.distance(l.crankDeg(), job.crankDeg()) <= THERE_DEG);
+    return first(
+        when(job.off().contains(p.cylinder()), "the rockers are not on yet"),
+        when(job.valve(p).stage() != Stage.PROVED, isNow(p, job.valve(p))),
+        when(!here, p + " may be on its lobe here: bar to its stop first"),
+        when(Double.isNaN(d.number()), "enter what it reads"));
+  }
+
+  // ---- the signature
+
+  List<String> openForSigning() {
+    List<String> open = new ArrayList<>();
+    job.valves()
+        .forEach(
+            (p, v) -> {
+              if (v.stage() == Stage.DROPPED) {
+                open.add(p + " dropped: the head comes off");
+              } else if (v.stage() != Stage.PROVED) {
+                open.add(p + " is not finished: " + v.stage().words());
+              }
+            });
+    job.held().forEach((c, h) -> open.add("the hold is still on at cylinder " + c));
+    if (job.crankLocked()) {
+      open.add("the crank is still locked");
+    }
+    job.off().forEach(c -> open.add("the rockers of cylinder " + c + " are off"));
+    for (Item item : Item.values()) {
+      job.count(item).difference(item).ifPresent(open::add);
+    }
+    Script.of(plan).steps().stream()
+        .filter(s -> s.act() != Act.SIGN && s.act() != Act.COUNTED)
+        .filter(s -> !job.ticked().contains(s.id()))
+        .forEach(s -> open.add("not done: " + s.title()));
+    return open;
+  }
+
+  // ---- shared
+
+  private Optional<String> open(String what) {
+    return openIn(null, what);
+  }
+
+  private Optional<String> openIn(@Nullable Integer c, String what) {
+    return job.valves().entrySet().stream()
+        .filter(e -> c == null || e.getKey().cylinder() == c)
+        .filter(e -> e.getValue().stage().open())
+        .findFirst()
+        .map(e -> words(e) + ": " + what + " drops it");
+  }
+
+  private String words(Map.Entry<Position, ValveState> e) {
+    ValveState v = e.getValue();
+    if (!v.loose()) {
+      return e.getKey() + " is compressed";
+    }
+    Job.Held h = job.held().get(e.getKey().cylinder());
+    String by = h == null ? plan.hold().by() : h.by();
+    String since = v.since() == null ? "" : " since " + CLOCK.format(v.since());
+    return e.getKey() + " is unhooked, held by " + by + since;
+  }
+
+  /** Universal time: whoever shows it to a person puts it in theirs. */
+  private static final DateTimeFormatter CLOCK =
+      DateTimeFormatter.ofPattern("HH:mm 'UTC'", Locale.ROOT).withZone(ZoneOffset.UTC);
+
+  private Optional<String> eachFinished(
+      java.util.function.Predicate<Position> wrong, String words) {
+    return job.valves().entrySet().stream()
+        .filter(e -> e.getValue().stage().finished() && wrong.test(e.getKey()))
+        .findFirst()
+        .map(e -> e.getKey() + words);
+  }
+
+  private static Optional<String> when(boolean wrong, String words) {
+    return wrong ? Optional.of(words) : Optional.empty();
+  }
+
+  @SafeVarargs
+  private static Optional<String> first(Optional<String>... refusals) {
+    return Stream.of(refusals).flatMap(Optional::stream).findFirst();
+  }
+}

@@ -1,0 +1,152 @@
+package shim.core.change;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
+import shim.core.engine.Position;
+
+/**
+ * What a job is to do; fixed when it begins.
+ *
+ * @param route where the crank goes; one leg at zero where the heads are off
+ * @param psi air pressure, psi
+ * @param tdcDeg compression TDC of each cylinder of the job, crank degrees
+ * @param drive what of the valve drive the work meets
+ * @param torques the team's sheet for what is undone
+ */
+public record JobPlan(
+    Kind kind,
+    Hold hold,
+    double psi,
+    boolean crankLock,
+    Route route,
+    TreeMap<Integer, Double> tdcDeg,
+    List<Work> valves,
+    Drive drive,
+    Schools schools,
+    List<Torque> torques) {
+
+  /** What kind of job. */
+  public enum Kind {
+    IN_CAR("Springs, engine in the car"),
+    HEADS_OFF("Springs, heads off"),
+    ASSEMBLE("Assembling a head");
+
+    private final String title;
+
+    Kind(String title) {
+      this.title = title;
+    }
+
+    public String title() {
+      return title;
+    }
+  }
+
+  /**
+   * One valve.
+   *
+   * @param oldSpring mark of the spring that is in; blank in a bare head
+   * @param newSpring mark of the spring meant to go in; the old one's to put it back
+   * @param shims pieces under the spring now
+   */
+  public record Work(
+      Position valve,
+      String oldSpring,
+      String newSpring,
+      boolean newSeal,
+      int shims,
+      Height height) {}
+
+  /** Installed height that is wanted, inch, and the range of the gauge at hand. */
+  public record Height(
+      double targetIn,
+      double toleranceIn,
+      @Nullable Double gaugeLowIn,
+      @Nullable Double gaugeHighIn) {
+
+    boolean within(double heightIn) {
+      return Math.abs(heightIn - targetIn) <= toleranceIn + 1e-9;
+    }
+
+    /** Why a figure cannot come from this gauge. */
+    Optional<String> beyondGauge(double heightIn) {
+      boolean low = gaugeLowIn != null && heightIn < gaugeLowIn;
+      boolean high = gaugeHighIn != null && heightIn > gaugeHighIn;
+      return low || high
+          ? Optional.of(
+              String.format(
+                  Locale.ROOT,
+                  "%.3f in is beyond the gauge's %.3f to %.3f: take another gauge, or read it again",
+                  heightIn,
+                  gaugeLowIn == null ? 0 : gaugeLowIn,
+                  gaugeHighIn == null ? 9.999 : gaugeHighIn))
+          : Optional.empty();
+    }
+  }
+
+  /**
+   * What of the valve drive the work meets.
+   *
+   * @param fixingClampsHead the rocker fixings hold the head down too
+   * @param intakeOff the intake comes off to reach the pushrods
+   * @param innerOut the inner springs stay out for a break-in
+   */
+  public record Drive(
+      boolean pushrods,
+      boolean hydraulic,
+      boolean fixingClampsHead,
+      boolean intakeOff,
+      boolean innerOut) {}
+
+  /**
+   * One line of the team's torque sheet.
+   *
+   * @param of what is torqued
+   * @param perCylinder once for each cylinder, else once for the engine
+   * @param stepsLbfFt in steps
+   * @param order which fixing after which
+   * @param source whose figure it is
+   */
+  public record Torque(
+      String of,
+      boolean perCylinder,
+      List<Double> stepsLbfFt,
+      String order,
+      String lubricant,
+      String source) {
+    public Torque {
+      stepsLbfFt = List.copyOf(stepsLbfFt);
+    }
+  }
+
+  public JobPlan {
+    valves = List.copyOf(valves);
+    torques = List.copyOf(torques);
+    tdcDeg = new TreeMap<>(tdcDeg);
+    if (valves.isEmpty()) {
+      throw new IllegalArgumentException("choose the valves whose springs are done");
+    }
+    if (valves.stream().map(Work::valve).distinct().count() < valves.size()) {
+      throw new IllegalArgumentException("a valve stands twice in the plan");
+    }
+  }
+
+  public Set<Integer> cylinders() {
+    Set<Integer> all = new TreeSet<>();
+    valves.forEach(w -> all.add(w.valve().cylinder()));
+    return all;
+  }
+
+  public List<Work> of(int cylinder) {
+    return valves.stream().filter(w -> w.valve().cylinder() == cylinder).toList();
+  }
+
+  public Optional<Work> work(@Nullable Position valve) {
+    return valves.stream().filter(w -> w.valve().equals(valve)).findFirst();
+  }
+}

@@ -1,0 +1,429 @@
+package shim.core.change;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import shim.core.change.JobPlan.Kind;
+import shim.core.change.JobPlan.Torque;
+import shim.core.change.JobPlan.Work;
+import shim.core.engine.Position;
+
+/**
+ * The steps of a plan in their order. The same plan gives the same steps, so a job goes on at the
+ * exact step on any device.
+ */
+public record Script(List<Step> steps) {
+  public Script {
+    steps = List.copyOf(steps);
+  }
+
+  /** What is shown before the first step, to be read and accepted. */
+  public static List<String> cautions(JobPlan plan) {
+    List<String> all = new ArrayList<>();
+    all.add(
+        "Safety glasses. Nobody in front of a compressed spring: it can blind or break fingers.");
+    if (plan.hold() == Hold.AIR) {
+      all.add("Air turns the crank. Hands and tools off it when air goes on.");
+      all.add("Never leave air on with a valve unhooked: if it leaks away, the head comes off.");
+    }
+    if (plan.hold().onTheCrank()) {
+      all.add("Nobody bars the crank and nobody lets a hold go while a valve is unhooked.");
+    }
+    all.add("One valve at a time. Locks, shims and valves are never mixed between positions.");
+    if (plan.drive().fixingClampsHead()) {
+      all.add("The rocker fixings clamp the head: loosen one at a time, by its own torque rule.");
+    }
+    all.add("The engine builder's sheet and the maker's limits come before anything said here.");
+    return List.copyOf(all);
+  }
+
+  public static Script of(JobPlan plan) {
+    return new Script(new Writer(plan).write());
+  }
+
+  /** The next step that is not done. */
+  public Optional<Step> next(Set<String> ticked) {
+    return steps.stream().filter(s -> !ticked.contains(s.id())).findFirst();
+  }
+
+  /** Writes the steps one after another. */
+  private static final class Writer {
+    private final JobPlan plan;
+    private final List<Step> steps = new ArrayList<>();
+    private final Set<Integer> finished = new HashSet<>();
+
+    Writer(JobPlan plan) {
+      this.plan = plan;
+    }
+
+    List<Step> write() {
+      set(
+          add(Act.ACCEPT, "Read the cautions and accept them")
+              .looking(cautions(plan).toArray(String[]::new)));
+      layOut();
+      open();
+      for (int i = 0; i < plan.route().legs().size(); i++) {
+        leg(i, plan.route().legs().get(i));
+      }
+      close();
+      return steps;
+    }
+
+    private void layOut() {
+      long seals = plan.valves().stream().filter(Work::newSeal).count();
+      long springs =
+          plan.valves().stream().filter(w -> !w.newSpring().equals(w.oldSpring())).count();
+      item(Item.TOOLS, 6, "spring tool, magnet, pliers, height gauge, hammer, air fitting");
+      item(Item.RAGS, 2, "every drain hole by its cover");
+      boolean bare = plan.kind() == Kind.ASSEMBLE;
+      if (bare || springs > 0) {
+        item(
+            Item.SPRINGS,
+            bare ? plan.valves().size() : (int) springs,
+            "each with its mark, beside its valve's bag");
+      }
+      if (seals > 0) {
+        item(Item.SEALS, (int) seals, "intake and exhaust seals differ");
+      }
+      if (bare) {
+        item(Item.RETAINERS, plan.valves().size(), "with their locks, as sets");
+      }
+      if (bare || plan.schools().renewLocks()) {
+        item(Item.LOCKS, 2 * plan.valves().size(), "two a valve, of the right angle and groove");
+      }
+      int shims = bare ? plan.valves().stream().mapToInt(Work::shims).sum() : 0;
+      item(Item.SHIMS, shims, "what you put beside the job, piece by piece");
+    }
+
+    private void item(Item item, int n, String look) {
+      set(
+          add("out:" + item, Act.LAY_OUT, "Lay out " + item.many() + " and count them")
+              .with((double) n, item.name())
+              .looking(look));
+    }
+
+    private void open() {
+      if (plan.kind() == Kind.IN_CAR) {
+        tick("isolate", "Ignition off, battery isolated");
+        tick("plugs-out", "Plugs out", "what each looks like: oil, a closed gap, a broken tip");
+        if (plan.drive().intakeOff()) {
+          tick("intake-off", "Intake off", "cover the ports at once");
+        }
+        tick("covers-off", "Valve covers off", "a bag and a mark for each valve's parts");
+      }
+      if (plan.kind() == Kind.ASSEMBLE) {
+        tick("numbered", "Valves numbered to their guides");
+        tick(
+            "lapped",
+            "Each valve lapped and leak-checked",
+            "an even ring, no light, no fluid through");
+        tick("guides", "Guides gauged", "play within the builder's sheet");
+        tick(
+            "lube",
+            "Stems and guides: " + plan.schools().lubricant().title().toLowerCase(Locale.ROOT));
+      } else {
+        tick("drains", "Cover the oil drain holes", "a lock that falls in there takes the pan off");
+      }
+    }
+
+    private void leg(int i, Route.Leg leg) {
+      if (plan.hold().onTheCrank()) {
+        String what =
+            leg.springs().isEmpty() ? "for lash" : "TDC of cylinder " + words(leg.springs());
+        set(
+            add("leg" + i + ":BAR", Act.BAR, "Bar to " + what)
+                .with(leg.crankDeg(), null)
+                .careful("Plugs out, in the running direction only."));
+      }
+      List<Integer> here = leg.springs().stream().filter(c -> !plan.of(c).isEmpty()).toList();
+      if (!here.isEmpty()) {
+        springs(i, here);
+      }
+      lash(leg);
+    }
+
+    private void springs(int i, List<Integer> here) {
+      boolean lock = plan.hold() == Hold.AIR && plan.crankLock();
+      if (plan.kind() == Kind.IN_CAR) {
+        here.forEach(this::rockersOff);
+      }
+      if (lock) {
+        add("leg" + i + ":LOCK", Act.LOCK, "Lock the crank");
+      }
+      here.forEach(this::hold);
+      here.forEach(c -> plan.of(c).forEach(this::valve));
+      boolean atEnd = plan.schools().proving() == Schools.Proving.AT_END;
+      here.forEach(this::release);
+      if (lock) {
+        add("leg" + i + ":UNLOCK", Act.UNLOCK, "Unlock the crank");
+      }
+      if (atEnd) {
+        here.forEach(c -> plan.of(c).forEach(w -> prove(w.valve())));
+      }
+      if (plan.kind() != Kind.IN_CAR) {
+        return;
+      }
+      if (plan.route().school() == Route.School.CYLINDER_BY_CYLINDER) {
+        here.forEach(this::finish);
+      } else if (plan.drive().pushrods()) {
+        here.forEach(
+            c ->
+                at(
+                    c,
+                    Act.KEPT_OUT,
+                    "Cylinder " + c + ": pushrods stay in the rack, none in a bore"));
+      }
+    }
+
+    private void rockersOff(int c) {
+      Step s = at(c, Act.ROCKERS_OFF, "Cylinder " + c + ": rockers and pushrods off, in order");
+      s = s.looking("rocker underside", "pushrod tips", "rub marks on the pushrods");
+      set(
+          plan.drive().fixingClampsHead()
+              ? s.careful("These fixings clamp the head: one at a time, by its own torque rule.")
+              : s);
+    }
+
+    private void hold(int c) {
+      String how =
+          switch (plan.hold()) {
+            case AIR -> String.format(Locale.ROOT, "air on, %.0f psi", plan.psi());
+            case PISTON -> "piston under the valves at TDC";
+            case ROPE -> "rope packed in, piston gently up against it";
+            case BLOCK -> "block under the valves";
+          };
+      Step s = at(c, Act.HOLD, "Cylinder " + c + ": " + how);
+      set(plan.hold() == Hold.AIR ? s.careful("Hands off the crank. Air turns it.") : s);
+    }
+
+    private void valve(Work w) {
+      Position p = w.valve();
+      boolean bare = plan.kind() == Kind.ASSEMBLE;
+      if (!bare) {
+        off(w, p);
+      }
+      if (w.newSeal()) {
+        set(
+            at(p, Act.SEAL, p + ": new seal, guide boss clean and dry, pressed with a socket")
+                .looking("the seal for this kind of valve"));
+      }
+      Step stack = at(p, Act.STACK, p + ": shims under the spring, count the pieces");
+      set(
+          stack
+              .with((double) w.shims(), null)
+              .looking("thinnest at the bottom", "serrated side down", "fewest pieces"));
+      Step height = at(p, Act.HEIGHT, p + ": installed height with the parts that go in");
+      set(
+          height
+              .with(w.height().targetIn(), null)
+              .looking(
+                  String.format(
+                      Locale.ROOT,
+                      "%.3f ± %.3f in",
+                      w.height().targetIn(),
+                      w.height().toleranceIn())));
+      String inner = plan.drive().innerOut() ? ", the inner left out" : "";
+      set(
+          at(p, Act.SPRING_IN, p + ": spring in" + inner)
+              .with(null, w.newSpring())
+              .looking(wayUp(w)));
+      compress(p, "again", "Compress " + p);
+      set(
+          at(p, Act.HOOK, p + ": locks in")
+              .with(null, "gap")
+              .looking("small end down", "a gap between the halves: no gap, not home"));
+      set(at(p, Act.CLOSE, p + ": let it up slowly").careful("Face away from the retainer."));
+      if (plan.schools().proving() != Schools.Proving.AT_END) {
+        prove(p);
+      }
+    }
+
+    private static String wayUp(Work w) {
+      return w.newSpring().equals(w.oldSpring())
+          ? "the way up it ran before"
+          : "close coils to the head, the maker's way up";
+    }
+
+    private void off(Work w, Position p) {
+      set(
+          at(p, Act.FREE, p + ": free the locks. " + plan.schools().freeing().title())
+              .careful("Glasses on. The retainer may let go."));
+      compress(p, "", "Compress " + p);
+      set(
+          at(p, Act.UNHOOK, p + ": locks out with the magnet")
+              .looking("both halves in your hand", "wear in the groove and on the locks")
+              .careful("From here nothing but " + plan.hold().by() + " keeps the valve up."));
+      set(
+          at(p, Act.SPRING_OUT, p + ": retainer, spring, damper out")
+              .with(null, w.newSpring().equals(w.oldSpring()) ? "in again" : Job.SCRAP)
+              .looking("witness marks: coils that touched", "a broken or polished coil"));
+      set(
+          at(p, Act.TICK, "look", p + ": look at seal, stem tip, seat and guide")
+              .looking(
+                  "seal hard or torn", "tip mushroomed", "stem moves sideways", "wheel, if seen"));
+    }
+
+    private void compress(Position p, String again, String title) {
+      set(
+          add(p + ":COMPRESS" + again, Act.COMPRESS, null, p, title)
+              .careful("Nobody in front of it. Tool square on the retainer."));
+    }
+
+    private void prove(Position p) {
+      set(
+          at(p, Act.PROVE, p + ": prove the locks. " + plan.schools().proving().title())
+              .careful("Face away: one that is not home jumps now."));
+    }
+
+    private void release(int c) {
+      String how = plan.hold() == Hold.AIR ? "air off" : "end the hold";
+      at(c, Act.RELEASE, "Cylinder " + c + ": " + how);
+    }
+
+    /** Pushrods home, rockers on and torqued; once for each cylinder. */
+    private void finish(int c) {
+      if (!finished.add(c)) {
+        return;
+      }
+      if (plan.schools().plugs() == Schools.Plugs.BEFORE_ROCKERS) {
+        at(c, Act.TICK, "plug", "Cylinder " + c + ": plug in, gap checked");
+      }
+      if (plan.drive().pushrods()) {
+        plan.of(c)
+            .forEach(
+                w ->
+                    set(
+                        at(w.valve(), Act.SEATED, w.valve() + ": pushrod in the lifter's cup")
+                            .looking("it springs back from the cup, and turns freely")));
+      }
+      Step on = at(c, Act.ROCKERS_ON, "Cylinder " + c + ": rockers on");
+      set(
+          plan.drive().fixingClampsHead()
+              ? on.careful("These fixings clamp the head: one at a time, by its own torque rule.")
+              : on);
+      plan.torques().stream().filter(Torque::perCylinder).forEach(t -> torque(t, c));
+    }
+
+    private void torque(Torque t, @Nullable Integer c) {
+      String where = c == null ? "" : "Cylinder " + c + ", ";
+      for (int i = 0; i < t.stepsLbfFt().size(); i++) {
+        String id = "torque:" + t.of() + ":" + (c == null ? "" : c) + ":" + i;
+        set(
+            add(
+                    id,
+                    Act.TORQUE,
+                    c,
+                    null,
+                    String.format(
+                        Locale.ROOT,
+                        "%s%s: %s lbf·ft, step %d of %d",
+                        where,
+                        t.of(),
+                        number(t.stepsLbfFt().get(i)),
+                        i + 1,
+                        t.stepsLbfFt().size()))
+                .with(t.stepsLbfFt().get(i), t.of())
+                .looking(t.order(), t.lubricant(), "figure of " + t.source()));
+      }
+    }
+
+    private static String number(double v) {
+      return v == Math.rint(v) ? String.valueOf((long) v) : String.valueOf(v);
+    }
+
+    private void lash(Route.Leg leg) {
+      if (leg.lash().isEmpty() || plan.kind() != Kind.IN_CAR) {
+        return;
+      }
+      if (plan.route().school() == Route.School.ALL_SPRINGS_FIRST) {
+        plan.cylinders().forEach(this::finish);
+      }
+      String what = plan.drive().hydraulic() ? "preload" : "lash";
+      leg.lash()
+          .forEach(p -> at(p, Act.LASH, p + ": set the " + what + ", lock it, read it again"));
+    }
+
+    private void close() {
+      for (Item item : Item.values()) {
+        if (item == Item.SEALS && plan.valves().stream().noneMatch(Work::newSeal)) {
+          continue;
+        }
+        set(
+            add("count:" + item, Act.COUNTED, "Count the " + item.many() + " on the bench")
+                .with(null, item.name()));
+      }
+      if (plan.kind() == Kind.IN_CAR) {
+        backTogether();
+      }
+      if (plan.drive().innerOut()) {
+        tick("inner", "Mark the engine: inner springs out, break-in only");
+      }
+      add(Act.SIGN, "Sign the job off");
+    }
+
+    private void backTogether() {
+      if (plan.schools().plugs() == Schools.Plugs.LAST) {
+        tick("plugs-in", "Plugs in, gaps checked");
+      }
+      plan.torques().stream().filter(t -> !t.perCylinder()).forEach(t -> torque(t, null));
+      tick("covers-on", "Covers on, gaskets whole");
+      if (plan.drive().intakeOff()) {
+        tick(
+            "oil-look",
+            "Drain the oil and look at it before the engine is cranked",
+            "water, glitter");
+        tick("oil-new", "Fresh oil in");
+      }
+      tick("fuel", "Fuel on, look for leaks");
+      tick("start", "First start, oil pressure at once");
+      tick("noise", "Hot: the noise has faded as the lifters filled", "one that still ticks");
+    }
+
+    private static String words(List<Integer> cylinders) {
+      return String.join(" and ", cylinders.stream().map(String::valueOf).toList());
+    }
+
+    private void tick(String id, String title, String... look) {
+      set(add("tick:" + id, Act.TICK, title).looking(look));
+    }
+
+    private Step add(Act act, String title) {
+      return add(act.name(), act, null, null, title);
+    }
+
+    private Step add(String id, Act act, String title) {
+      return add(id, act, null, null, title);
+    }
+
+    private Step at(int c, Act act, String title) {
+      return add("c" + c + ":" + act, act, c, null, title);
+    }
+
+    private Step at(int c, Act act, String what, String title) {
+      return add("tick:c" + c + ":" + what, act, c, null, title);
+    }
+
+    private Step at(Position p, Act act, String title) {
+      return add(p + ":" + act, act, null, p, title);
+    }
+
+    private Step at(Position p, Act act, String what, String title) {
+      return add("tick:" + p + ":" + what, act, null, p, title);
+    }
+
+    private Step add(String id, Act act, @Nullable Integer c, @Nullable Position p, String title) {
+      Step s = new Step(id, act, c, p, null, null, title, List.of(), null);
+      steps.add(s);
+      return s;
+    }
+
+    /** Puts a step that was made more of in the place of the one just added. */
+    private void set(Step s) {
+      steps.set(steps.size() - 1, s);
+    }
+  }
+}

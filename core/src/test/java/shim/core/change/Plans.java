@@ -1,0 +1,118 @@
+package shim.core.change;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeMap;
+import shim.core.Engines;
+import shim.core.crank.CrankModel;
+import shim.core.engine.Engine;
+import shim.core.engine.Position;
+
+/** Jobs for tests, on the V8 of two banks, and someone who does them. */
+final class Plans {
+  static final Engine V8 = Engines.engine(Engines.sheet("v8-odd-even"));
+  static final Instant NOON = Instant.parse("2026-06-01T12:00:00Z");
+  static final JobPlan.Drive PUSHRODS = new JobPlan.Drive(true, false, false, false, false);
+  static final JobPlan.Torque BOLT =
+      new JobPlan.Torque(
+          "shaft bolts", true, List.of(15.0, 25.0), "middle outwards", "engine oil", "the builder");
+  static final JobPlan.Torque PLUG =
+      new JobPlan.Torque("plugs", false, List.of(12.0), "any", "dry", "the plug maker");
+
+  private Plans() {}
+
+  static JobPlan.Work work(String valve, String newSpring) {
+    return new JobPlan.Work(
+        Position.parse(valve),
+        "A-" + valve,
+        newSpring,
+        true,
+        1,
+        new JobPlan.Height(1.950, 0.005, 1.700, 2.200));
+  }
+
+  static JobPlan plan(
+      JobPlan.Kind kind, Hold hold, Route.School school, Schools schools, JobPlan.Work... works) {
+    return plan(kind, hold, school, schools, PUSHRODS, works);
+  }
+
+  static JobPlan plan(
+      JobPlan.Kind kind,
+      Hold hold,
+      Route.School school,
+      Schools schools,
+      JobPlan.Drive drive,
+      JobPlan.Work... works) {
+    List<Position> valves = List.of(works).stream().map(JobPlan.Work::valve).toList();
+    TreeMap<Integer, Double> tdc = new TreeMap<>(V8.layout().compressionTdcDeg());
+    Optional<CrankModel> cam = CrankModel.of(V8);
+    return new JobPlan(
+        kind,
+        hold,
+        80,
+        true,
+        Route.of(V8.layout(), cam, hold, school, valves, null),
+        tdc,
+        List.of(works),
+        drive,
+        schools,
+        List.of(BOLT, PLUG));
+  }
+
+  static JobPlan onAir(JobPlan.Work... works) {
+    return plan(
+        JobPlan.Kind.IN_CAR, Hold.AIR, Route.School.CYLINDER_BY_CYLINDER, Schools.USUAL, works);
+  }
+
+  static Done act(Act act, Object at, Double figure, String word) {
+    return new Done(
+        act,
+        "",
+        at instanceof Integer c ? c : null,
+        at instanceof String v ? Position.parse(v) : at instanceof Position p ? p : null,
+        figure,
+        word,
+        "KV",
+        NOON);
+  }
+
+  static Done act(Act act, Object at) {
+    return act(act, at, null, null);
+  }
+
+  /** What a careful person enters at a step. */
+  static Done doing(Step s, Job job) {
+    Double figure = s.figure();
+    String word = s.word();
+    switch (s.act()) {
+      case LASH -> figure = 0.018;
+      case COUNTED -> figure = (double) job.count(Item.valueOf(word)).expected();
+      default -> {
+        // What the step proposes is right.
+      }
+    }
+    return new Done(s.act(), s.id(), s.cylinder(), s.valve(), figure, word, "KV", NOON);
+  }
+
+  /** Walks the script until a step is next; every step must be allowed. */
+  static Job walkTo(JobPlan plan, String id) {
+    Job job = Job.begin(plan);
+    Script script = Script.of(plan);
+    List<String> way = new ArrayList<>();
+    while (true) {
+      Step next = script.next(job.ticked()).orElse(null);
+      if (next == null || next.id().equals(id)) {
+        return job;
+      }
+      way.add(next.id());
+      Done done = doing(next, job);
+      Optional<String> refused = job.refuses(done);
+      if (refused.isPresent()) {
+        throw new AssertionError(next.id() + " refused: " + refused.get() + " after " + way);
+      }
+      job = job.after(done);
+    }
+  }
+}

@@ -1,0 +1,122 @@
+package shim.core.change;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static shim.core.change.Plans.plan;
+import static shim.core.change.Plans.work;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import shim.core.change.JobPlan.Kind;
+
+/** The walk of every kind of job, from the cautions to the signature. */
+class ScriptTest {
+  private static final JobPlan.Work[] TWO_CYLINDERS = {
+    work("3E", "B-1"), work("3I", "B-2"), work("6E", "A-6E"), work("1I", "B-3")
+  };
+
+  @Test
+  void whateverTheSettingTheWalkIsNeverRefusedAndEndsSigned() {
+    int jobs = 0;
+    for (Kind kind : Kind.values()) {
+      for (Hold hold :
+          kind == Kind.IN_CAR ? List.of(Hold.AIR, Hold.PISTON, Hold.ROPE) : List.of(Hold.BLOCK)) {
+        for (Route.School school : Route.School.values()) {
+          for (Schools.Proving proving : Schools.Proving.values()) {
+            for (Schools.Plugs plugs : Schools.Plugs.values()) {
+              Schools schools =
+                  new Schools(
+                      Schools.Freeing.TOOL, proving, plugs, Schools.Lubricant.OIL, jobs % 2 == 0);
+              JobPlan plan = plan(kind, hold, school, schools, TWO_CYLINDERS);
+              Job done = Plans.walkTo(plan, "none");
+              assertThat(done.end()).isEqualTo(Job.End.SIGNED);
+              assertThat(done.valves().values())
+                  .allSatisfy(v -> assertThat(v.stage()).isEqualTo(ValveState.Stage.PROVED));
+              jobs++;
+            }
+          }
+        }
+      }
+    }
+    assertThat(jobs).isEqualTo((3 + 1 + 1) * 2 * 4 * 2);
+  }
+
+  @Test
+  void stepsAreNamedOnceAndTheSamePlanGivesTheSameSteps() {
+    JobPlan plan = Plans.onAir(TWO_CYLINDERS);
+    List<Step> steps = Script.of(plan).steps();
+    assertThat(steps).extracting(Step::id).doesNotHaveDuplicates();
+    assertThat(Script.of(plan).steps()).isEqualTo(steps);
+    assertThat(steps.get(0).act()).isEqualTo(Act.ACCEPT);
+    assertThat(steps.get(steps.size() - 1).act()).isEqualTo(Act.SIGN);
+  }
+
+  @Test
+  void aCautionStandsAtEachStepThatCanHurt() {
+    List<Step> steps = Script.of(Plans.onAir(work("3E", "B-1"))).steps();
+    assertThat(steps)
+        .filteredOn(
+            s ->
+                List.of(Act.HOLD, Act.COMPRESS, Act.UNHOOK, Act.CLOSE, Act.PROVE, Act.BAR)
+                    .contains(s.act()))
+        .hasSizeGreaterThan(6)
+        .allSatisfy(s -> assertThat(s.caution()).isNotBlank());
+  }
+
+  @Test
+  void theOilIsLookedAtBeforeTheEngineIsCrankedWhereTheIntakeCameOff() {
+    JobPlan plan =
+        plan(
+            Kind.IN_CAR,
+            Hold.AIR,
+            Route.School.CYLINDER_BY_CYLINDER,
+            Schools.USUAL,
+            new JobPlan.Drive(true, false, true, true, false),
+            work("3E", "B-1"));
+    List<String> ids = Script.of(plan).steps().stream().map(Step::id).toList();
+    assertThat(ids.indexOf("tick:oil-look")).isPositive();
+    assertThat(ids).containsSubsequence("tick:oil-look", "tick:oil-new", "tick:fuel", "tick:start");
+    assertThat(Script.cautions(plan)).anySatisfy(c -> assertThat(c).contains("clamp the head"));
+    assertThat(Script.of(Plans.onAir(work("3E", "B-1"))).steps())
+        .noneMatch(s -> s.id().equals("tick:oil-look"));
+  }
+
+  @Test
+  void bothSchoolsOfOrderPutTheLashWhereTheySay() {
+    List<String> each =
+        Script.of(Plans.onAir(TWO_CYLINDERS)).steps().stream().map(Step::id).toList();
+    assertThat(each.indexOf("1I:LASH")).isLessThan(each.indexOf("6E:COMPRESS"));
+    List<String> all =
+        Script.of(
+                plan(
+                    Kind.IN_CAR,
+                    Hold.AIR,
+                    Route.School.ALL_SPRINGS_FIRST,
+                    Schools.USUAL,
+                    TWO_CYLINDERS))
+            .steps()
+            .stream()
+            .map(Step::id)
+            .toList();
+    assertThat(all.indexOf("1I:LASH")).isGreaterThan(all.indexOf("6E:PROVE"));
+    assertThat(all).containsSubsequence("c3:KEPT_OUT", "3E:SEATED", "c3:ROCKERS_ON", "3E:LASH");
+  }
+
+  @Test
+  void theTorqueSheetIsFollowedInItsSteps() {
+    List<Step> steps = Script.of(Plans.onAir(work("3E", "B-1"))).steps();
+    assertThat(steps)
+        .filteredOn(s -> s.act() == Act.TORQUE)
+        .extracting(Step::title)
+        .containsExactly(
+            "Cylinder 3, shaft bolts: 15 lbf·ft, step 1 of 2",
+            "Cylinder 3, shaft bolts: 25 lbf·ft, step 2 of 2",
+            "plugs: 12 lbf·ft, step 1 of 1");
+    assertThat(steps)
+        .filteredOn(s -> s.act() == Act.TORQUE)
+        .first()
+        .satisfies(
+            s ->
+                assertThat(s.look())
+                    .containsExactly("middle outwards", "engine oil", "figure of the builder"));
+  }
+}
