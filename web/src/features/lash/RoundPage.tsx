@@ -93,7 +93,7 @@ function AtTheCar({ round, work, springs }: AtTheCarProps) {
   return (
     <div className="flex flex-1 flex-col gap-2 p-2">
       <RoundBar round={round} unsent={work.unsent + (springs?.unsent ?? 0)} pass={pass} />
-      <div className="grid min-h-0 flex-1 gap-2 min-[1000px]:grid-cols-[300px_minmax(0,1fr)]">
+      <div className="grid min-h-0 flex-1 gap-2 max-[999px]:grid-rows-[auto_1fr] min-[1000px]:grid-cols-[300px_minmax(0,1fr)]">
         <section className="scribed rounded p-2" aria-label="Valve plan">
           <ValvePlan
             layout={round.layout}
@@ -119,14 +119,16 @@ function AtTheCar({ round, work, springs }: AtTheCarProps) {
             />
           ) : (
             <>
-              <StopGuide
-                stop={stop}
-                stops={round.plan.stops.length}
-                there={there}
-                elsewhere={round.crankDeg !== undefined && !there}
-                onThere={() => work.crank.mutate(stop.crankDeg)}
-                onPassed={() => setPassed(true)}
-              />
+              {!pass?.wantsCheck && (
+                <StopGuide
+                  stop={stop}
+                  stops={round.plan.stops.length}
+                  there={there}
+                  elsewhere={round.crankDeg !== undefined && !there}
+                  onThere={() => work.crank.mutate(stop.crankDeg)}
+                  onPassed={() => setPassed(true)}
+                />
+              )}
               {pass && (pass.wantsCheck || pass.spring) ? (
                 <SpringStop pass={pass} onDone={() => toNextValve(round)} onMove={move} />
               ) : (
