@@ -212,6 +212,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["job"];
+        put: operations["startJob"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/findings/{findingId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["find"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/findings/{findingId}/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["photo"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/acts/{actId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["act"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fittings/{id}": {
         parameters: {
             query?: never;
@@ -324,6 +388,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/{id}/open-items/{itemId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["openItem"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/open-items/{itemId}/closed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["closeItem"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/change-rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["changeRules"];
+        put: operations["putChangeRules"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines/{engineId}/spring-sets/{id}": {
         parameters: {
             query?: never;
@@ -398,6 +510,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["candidates"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/job-plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["jobPlan"];
         delete?: never;
         options?: never;
         head?: never;
@@ -564,6 +692,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calc/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["practice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/logger": {
         parameters: {
             query?: never;
@@ -708,6 +852,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/findings/{id}/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["photoOf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines": {
         parameters: {
             query?: never;
@@ -772,6 +932,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/{id}/open-items": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["openItems"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines/{id}/lash-targets": {
         parameters: {
             query?: never;
@@ -796,6 +972,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["lashHistory"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["jobs"];
         put?: never;
         post?: never;
         delete?: never;
@@ -844,6 +1036,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["of"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/danger": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["danger"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1141,6 +1349,7 @@ export interface components {
             note?: string;
             /** Format: date-time */
             startedAt?: string;
+            only?: string[];
         };
         Bank: {
             name: string;
@@ -1456,6 +1665,217 @@ export interface components {
             crankDeg: number;
             by: string;
         };
+        AskedValve: {
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            /** Format: uuid */
+            spring?: string;
+            newSeal: boolean;
+            sameAgain: boolean;
+            standIn: boolean;
+        };
+        JobAsk: {
+            /** @enum {string} */
+            kind: "IN_CAR" | "HEADS_OFF" | "ASSEMBLE";
+            /** @enum {string} */
+            hold: "AIR" | "PISTON" | "ROPE" | "BLOCK";
+            /** Format: double */
+            psi?: number;
+            /** Format: double */
+            fromDeg?: number;
+            /** Format: double */
+            offDeg?: number;
+            crankLock?: boolean;
+            /** @enum {string} */
+            order?: "CYLINDER_BY_CYLINDER" | "ALL_SPRINGS_FIRST";
+            intakeOff: boolean;
+            innerOut: boolean;
+            /** @enum {string} */
+            state: "HOT" | "COLD";
+            valves: components["schemas"]["AskedValve"][];
+        };
+        JobStart: {
+            /** Format: uuid */
+            engineId: string;
+            /** Format: double */
+            engineHours: number;
+            hand: string;
+            ask: components["schemas"]["JobAsk"];
+        };
+        Done: {
+            /** @enum {string} */
+            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "LASH" | "COUNTED" | "PARK" | "RESUME" | "ABANDON" | "SIGN";
+            step: string;
+            /** Format: int32 */
+            cylinder?: number;
+            /** @description a valve, such as 3E or 3I1 */
+            valve?: string;
+            /** Format: double */
+            figure?: number;
+            word?: string;
+            hand: string;
+            /** Format: date-time */
+            at: string;
+        };
+        JobCount: {
+            /** @enum {string} */
+            item: "LOCKS" | "RETAINERS" | "SPRINGS" | "SHIMS" | "SEALS" | "TOOLS" | "RAGS";
+            /** Format: int32 */
+            laidOut: number;
+            /** Format: int32 */
+            off: number;
+            /** Format: int32 */
+            on: number;
+            /** Format: int32 */
+            expected: number;
+            /** Format: int32 */
+            counted?: number;
+            difference?: string;
+        };
+        JobFinding: {
+            /** Format: uuid */
+            id: string;
+            /** @description a valve, such as 3E or 3I1 */
+            valve?: string;
+            /** @enum {string} */
+            what: "WITNESS_MARKS" | "LOCKS" | "RETAINER" | "STEM_TIP" | "SEAL" | "SEAT" | "GUIDE" | "LIFTER_WHEEL" | "PUSHROD" | "ROCKER" | "OTHER";
+            /** @enum {string} */
+            grade: "GOOD" | "WORN" | "BAD";
+            note?: string;
+            photo: boolean;
+            hand: string;
+            /** Format: date-time */
+            foundAt: string;
+        };
+        JobHold: {
+            /** Format: int32 */
+            cylinder: number;
+            by: string;
+            /** Format: date-time */
+            since: string;
+            lost: boolean;
+        };
+        JobState: {
+            /** @enum {string} */
+            kind: "IN_CAR" | "HEADS_OFF" | "ASSEMBLE";
+            title: string;
+            /** @enum {string} */
+            hold: "AIR" | "PISTON" | "ROPE" | "BLOCK";
+            /** Format: double */
+            crankDeg?: number;
+            crankLocked: boolean;
+            steps: components["schemas"]["WalkStep"][];
+            next?: components["schemas"]["Step"];
+            refused?: string;
+            then?: components["schemas"]["Step"];
+            valves: components["schemas"]["JobValve"][];
+            holds: components["schemas"]["JobHold"][];
+            counts: components["schemas"]["JobCount"][];
+            otherwise: components["schemas"]["Otherwise"][];
+            parked?: components["schemas"]["Parked"];
+            /** @enum {string} */
+            end: "OPEN" | "SIGNED" | "ABANDONED";
+            signing: string[];
+            /** Format: int32 */
+            acts: number;
+        };
+        JobValve: {
+            /** @description a valve, such as 3E or 3I1 */
+            position: string;
+            /** @enum {string} */
+            stage: "ON_SPRING" | "COMPRESSED" | "UNHOOKED" | "CLOSED" | "PROVED" | "DROPPED";
+            words: string;
+            loose: boolean;
+            springIn?: string;
+            newSpring: string;
+            /** Format: double */
+            heightIn?: number;
+            /** @enum {string} */
+            pushrod: "NONE" | "IN_PLACE" | "OUT" | "KEPT_OUT" | "SEATED";
+            lashSet: boolean;
+        };
+        JobView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            engineId: string;
+            engineName: string;
+            layout: components["schemas"]["LayoutView"];
+            /** @enum {string} */
+            heat: "HOT" | "COLD";
+            /** Format: double */
+            engineHours: number;
+            hand: string;
+            /** Format: date-time */
+            startedAt: string;
+            /** Format: date-time */
+            endedAt?: string;
+            signedBy?: string;
+            state: components["schemas"]["JobState"];
+            done: components["schemas"]["Done"][];
+            findings: components["schemas"]["JobFinding"][];
+        };
+        Otherwise: {
+            /** @enum {string} */
+            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "LASH" | "COUNTED" | "PARK" | "RESUME" | "ABANDON" | "SIGN";
+            /** Format: int32 */
+            cylinder?: number;
+            /** @description a valve, such as 3E or 3I1 */
+            valve?: string;
+            words: string;
+            asks: string;
+        };
+        Parked: {
+            why: string;
+            /** Format: date-time */
+            since: string;
+            /** Format: date-time */
+            until?: string;
+        };
+        Step: {
+            id: string;
+            /** @enum {string} */
+            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "LASH" | "COUNTED" | "PARK" | "RESUME" | "ABANDON" | "SIGN";
+            /** Format: int32 */
+            cylinder?: number;
+            /** @description a valve, such as 3E or 3I1 */
+            valve?: string;
+            /** Format: double */
+            figure?: number;
+            word?: string;
+            title: string;
+            look: string[];
+            caution?: string;
+        };
+        WalkStep: {
+            step: components["schemas"]["Step"];
+            done: boolean;
+        };
+        FindingEntry: {
+            /** @description a valve, such as 3E or 3I1 */
+            valve?: string;
+            /** @enum {string} */
+            what: "WITNESS_MARKS" | "LOCKS" | "RETAINER" | "STEM_TIP" | "SEAL" | "SEAT" | "GUIDE" | "LIFTER_WHEEL" | "PUSHROD" | "ROCKER" | "OTHER";
+            /** @enum {string} */
+            grade: "GOOD" | "WORN" | "BAD";
+            note?: string;
+            hand: string;
+        };
+        ActEntry: {
+            /** @enum {string} */
+            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "LASH" | "COUNTED" | "PARK" | "RESUME" | "ABANDON" | "SIGN";
+            step?: string;
+            /** Format: int32 */
+            cylinder?: number;
+            /** @description a valve, such as 3E or 3I1 */
+            valve?: string;
+            /** Format: double */
+            figure?: number;
+            word?: string;
+            hand: string;
+            /** Format: int32 */
+            basedOn: number;
+        };
         FittingEntry: {
             /** Format: uuid */
             springId: string;
@@ -1729,6 +2149,68 @@ export interface components {
             /** Format: uuid */
             id: string;
             run: components["schemas"]["RunEntry"];
+        };
+        ItemOpened: {
+            /** @enum {string} */
+            kind: "ORDER" | "STAND_IN" | "RECHECK" | "INNER_OUT" | "UNFINISHED";
+            words: string;
+            /** Format: double */
+            dueHours?: number;
+            hand: string;
+        };
+        OpenItem: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            jobId?: string;
+            /** @enum {string} */
+            kind: "ORDER" | "STAND_IN" | "RECHECK" | "INNER_OUT" | "UNFINISHED";
+            words: string;
+            /** Format: double */
+            dueHours?: number;
+            hand: string;
+            /** Format: date-time */
+            openedAt: string;
+            /** Format: date-time */
+            closedAt?: string;
+            closedBy?: string;
+            closedWhy?: string;
+        };
+        ItemClosed: {
+            hand: string;
+            why: string;
+        };
+        ChangeRulesSheet: {
+            /** Format: double */
+            psi?: number;
+            /** Format: double */
+            turnsAtLbfFt?: number;
+            /** @enum {string} */
+            freeing?: "SOFT_HAMMER_EDGE" | "STEEL_ON_TOP" | "TOOL";
+            /** @enum {string} */
+            proving?: "TAP_SIDEWAYS" | "TAP_TOP" | "BOUNCE" | "AT_END";
+            /** @enum {string} */
+            plugs?: "BEFORE_ROCKERS" | "LAST";
+            /** @enum {string} */
+            lubricant?: "OIL" | "ASSEMBLY_LUBE" | "GREASE";
+            renewLocks?: boolean;
+            /** @enum {string} */
+            order?: "CYLINDER_BY_CYLINDER" | "ALL_SPRINGS_FIRST";
+            /** Format: double */
+            gaugeLowIn?: number;
+            /** Format: double */
+            gaugeHighIn?: number;
+            /** Format: double */
+            warnAfterMinutes?: number;
+            torques?: components["schemas"]["Torque"][];
+        };
+        Torque: {
+            of: string;
+            perCylinder: boolean;
+            stepsLbfFt: number[];
+            order: string;
+            lubricant: string;
+            source: string;
         };
         NewSet: {
             /** Format: uuid */
@@ -2267,6 +2749,35 @@ export interface components {
             stops: number;
             onMarks: boolean;
         };
+        PracticeMove: {
+            act?: components["schemas"]["ActEntry"];
+            surprise?: string;
+            /** Format: int32 */
+            choice?: number;
+        };
+        PracticeMoves: {
+            moves: components["schemas"]["PracticeMove"][];
+        };
+        Choice: {
+            words: string;
+            right: boolean;
+            why: string;
+        };
+        PracticeSurprise: {
+            id: string;
+            happens: string;
+            choices: string[];
+        };
+        PracticeView: {
+            state: components["schemas"]["JobState"];
+            now?: components["schemas"]["PracticeSurprise"];
+            last?: components["schemas"]["Choice"];
+            refused?: string;
+            /** Format: int32 */
+            right: number;
+            /** Format: int32 */
+            wrong: number;
+        };
         Band: {
             /** Format: double */
             fromRpm: number;
@@ -2618,9 +3129,38 @@ export interface components {
             position: string;
             points: components["schemas"]["Point"][];
         };
+        JobLine: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            engineId: string;
+            engineName: string;
+            title: string;
+            valves: string[];
+            /** Format: date-time */
+            startedAt: string;
+            /** Format: date-time */
+            endedAt?: string;
+            signedBy?: string;
+            /** Format: double */
+            engineHours: number;
+            parked?: string;
+        };
         EngineHours: {
             /** Format: double */
             hours: number;
+        };
+        Danger: {
+            /** Format: uuid */
+            jobId: string;
+            engineName: string;
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            heldBy: string;
+            /** Format: date-time */
+            since?: string;
+            lost: boolean;
+            harder: boolean;
         };
         About: {
             demo: boolean;
@@ -3109,6 +3649,137 @@ export interface operations {
             };
         };
     };
+    job: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JobView"];
+                };
+            };
+        };
+    };
+    startJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JobStart"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JobView"];
+                };
+            };
+        };
+    };
+    find: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                findingId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FindingEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JobView"];
+                };
+            };
+        };
+    };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                findingId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/jpeg": string;
+                "image/png": string;
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JobView"];
+                };
+            };
+        };
+    };
+    act: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                actId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ActEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JobView"];
+                };
+            };
+        };
+    };
     fit: {
         parameters: {
             query?: never;
@@ -3356,6 +4027,110 @@ export interface operations {
             };
         };
     };
+    openItem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                itemId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ItemOpened"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OpenItem"][];
+                };
+            };
+        };
+    };
+    closeItem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                itemId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ItemClosed"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OpenItem"][];
+                };
+            };
+        };
+    };
+    changeRules: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ChangeRulesSheet"];
+                };
+            };
+        };
+    };
+    putChangeRules: {
+        parameters: {
+            query?: {
+                who?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeRulesSheet"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ChangeRulesSheet"];
+                };
+            };
+        };
+    };
     putSet: {
         parameters: {
             query?: never;
@@ -3502,6 +4277,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Candidate"][];
+                };
+            };
+        };
+    };
+    jobPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JobAsk"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanView"];
                 };
             };
         };
@@ -3746,6 +4547,30 @@ export interface operations {
             };
         };
     };
+    practice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PracticeMoves"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PracticeView"];
+                };
+            };
+        };
+    };
     logger: {
         parameters: {
             query?: {
@@ -3943,6 +4768,28 @@ export interface operations {
             };
         };
     };
+    photoOf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
     all: {
         parameters: {
             query?: never;
@@ -4029,6 +4876,28 @@ export interface operations {
             };
         };
     };
+    openItems: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OpenItem"][];
+                };
+            };
+        };
+    };
     targets: {
         parameters: {
             query: {
@@ -4071,6 +4940,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EngineLash"];
+                };
+            };
+        };
+    };
+    jobs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JobLine"][];
                 };
             };
         };
@@ -4137,6 +5028,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EventView"][];
+                };
+            };
+        };
+    };
+    danger: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Danger"][];
                 };
             };
         };

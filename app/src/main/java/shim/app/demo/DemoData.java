@@ -170,7 +170,8 @@ class DemoData implements ApplicationRunner {
             false,
             true,
             null,
-            at));
+            at,
+            null));
     for (LashSeason.Written w : round.valves()) {
       rounds.read(id, id(id + "F" + w.position()), figure(w, Phase.FOUND, plan.hand()), at);
       rounds.read(id, id(id + "L" + w.position()), left(w, plan.hand()), at);
@@ -240,7 +241,18 @@ class DemoData implements ApplicationRunner {
     rounds.start(
         round,
         new Rounds.RoundStart(
-            engine, HeatState.COLD, "MO", 2.0, 64.0, School.TWO_STOPS, 2, false, true, null, at));
+            engine,
+            HeatState.COLD,
+            "MO",
+            2.0,
+            64.0,
+            School.TWO_STOPS,
+            2,
+            false,
+            true,
+            null,
+            at,
+            null));
     Random random = new Random(11);
     for (Position p : engines.get(engine).engine().layout().positions()) {
       double turns = 0.5 + random.nextInt(5) * 0.0625 - 0.125;
@@ -291,7 +303,8 @@ class DemoData implements ApplicationRunner {
             false,
             true,
             null,
-            daysAgo(0)));
+            daysAgo(0),
+            null));
     double[] found = {0.012, 0.016, 0.019, 0.015};
     List<String> valves = List.of("1I", "1E", "5I", "5E");
     for (int i = 0; i < valves.size(); i++) {

@@ -8,7 +8,15 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Hidden
 @Controller
 class PagesController {
-  @GetMapping({"/engines/**", "/rounds/**", "/tests/**", "/springs/**", "/keys"})
+  @GetMapping({
+    "/engines/**",
+    "/rounds/**",
+    "/tests/**",
+    "/springs/**",
+    "/jobs/**",
+    "/practice",
+    "/keys"
+  })
   String page() {
     return "forward:/index.html";
   }

@@ -107,7 +107,8 @@ public class LashArchive {
             r.onMarks,
             r.lookAtSprings,
             r.note,
-            r.startedAt),
+            r.startedAt,
+            r.only()),
         engines.read(r.sheet),
         read,
         looks.findByRoundId(r.id).stream()

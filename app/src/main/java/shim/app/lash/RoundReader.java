@@ -16,6 +16,7 @@ import shim.core.engine.Adjuster;
 import shim.core.engine.Engine;
 import shim.core.engine.EngineSheet;
 import shim.core.engine.HeatState;
+import shim.core.engine.Position;
 import shim.core.engine.SheetCheck;
 import shim.core.lash.Growth;
 import shim.core.lash.LashTarget;
@@ -79,9 +80,13 @@ class RoundReader {
     Map<String, LookRow> seen = new HashMap<>();
     looks.findByRoundId(round.id).forEach(l -> seen.put(l.valve, l));
     ValveReader reader = new ValveReader(engine, round, before, growth);
+    List<Position> only = round.only();
     List<RoundView.ValveView> valves = new ArrayList<>();
     for (Plans.StopView stop : plan.stops()) {
       for (Plans.ValveAtStop v : stop.valves()) {
+        if (only != null && !only.contains(v.position())) {
+          continue;
+        }
         String name = v.position().toString();
         valves.add(
             reader.read(

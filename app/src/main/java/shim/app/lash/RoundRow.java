@@ -9,12 +9,15 @@ import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.hibernate.envers.Audited;
 import org.hibernate.envers.NotAudited;
 import org.jspecify.annotations.Nullable;
 import shim.core.crank.School;
 import shim.core.engine.HeatState;
+import shim.core.engine.Position;
 
 /** One lash round, with the engine's sheet as it stood when the round began. */
 @Entity
@@ -49,6 +52,9 @@ class RoundRow {
   String sheet;
 
   Instant startedAt;
+
+  /** Valves of a partial round, one after another; null for all. */
+  @Nullable String onlyValves;
 
   /** Where the crank stands now: passing news for the other devices, not history. */
   @NotAudited @Nullable Double crankDeg;
@@ -85,6 +91,17 @@ class RoundRow {
     this.note = start.note();
     this.sheet = sheet;
     this.startedAt = startedAt;
+    this.onlyValves =
+        start.only() == null || start.only().isEmpty()
+            ? null
+            : String.join(" ", start.only().stream().map(Position::toString).toList());
+  }
+
+  /** The valves of a partial round; null for all. */
+  @Nullable List<Position> only() {
+    return onlyValves == null
+        ? null
+        : Stream.of(onlyValves.split(" ")).map(Position::parse).toList();
   }
 
   boolean signed() {

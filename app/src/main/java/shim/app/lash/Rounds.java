@@ -75,6 +75,7 @@ public class Rounds {
    * @param stops number of stops for the best few
    * @param onMarks keep the best few to the balancer's marks
    * @param startedAt now when missing
+   * @param only the valves of a partial round; all when missing
    */
   public record RoundStart(
       @NotNull UUID engineId,
@@ -90,7 +91,8 @@ public class Rounds {
       boolean onMarks,
       boolean lookAtSprings,
       @Size(max = 2000, message = "2000 letters at most") @Nullable String note,
-      @Nullable Instant startedAt) {}
+      @Nullable Instant startedAt,
+      @Nullable List<Position> only) {}
 
   /**
    * A reading as it is sent.

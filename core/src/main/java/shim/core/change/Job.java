@@ -212,7 +212,8 @@ public record Job(
         boolean all = plan.of(c).stream().allMatch(w -> state(w.valve()).stage().finished());
         switch (d.act()) {
           case HOLD -> ticked.remove("c" + c + ":RELEASE");
-          case RELEASE, AIR_LOST -> ticked.removeIf(s -> !all && s.equals("c" + c + ":HOLD"));
+          case RELEASE, AIR_LOST ->
+              ticked.removeIf(s -> !all && !anyLoose(c) && s.equals("c" + c + ":HOLD"));
           case ROCKERS_OFF -> again(c);
           default -> {
             // Nothing before it is undone.
@@ -273,9 +274,12 @@ public record Job(
       }
     }
 
+    private boolean anyLoose(int c) {
+      return plan.of(c).stream().anyMatch(w -> state(w.valve()).loose());
+    }
+
     private void lose(int c, Instant at) {
-      boolean any = plan.of(c).stream().anyMatch(w -> state(w.valve()).loose());
-      if (any) {
+      if (anyLoose(c)) {
         held.put(c, new Held(plan.hold().by(), at, true));
       } else {
         held.remove(c);

@@ -41,7 +41,7 @@ public record Tally(int laidOut, int off, int on, @Nullable Integer counted) {
   }
 
   /** What does not add up, in words. */
-  Optional<String> difference(Item item) {
+  public Optional<String> difference(Item item) {
     if (untouched()) {
       return Optional.empty();
     }

@@ -1,0 +1,129 @@
+package shim.app.change;
+
+import java.util.List;
+import java.util.Objects;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.engine.Engines;
+import shim.app.http.Refusal;
+import shim.app.record.Because;
+import shim.core.change.JobPlan;
+import shim.core.change.Route;
+import shim.core.change.Schools;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What a team has settled for its spring changes: schools, air, gauge, torque sheet. */
+@Service
+@Transactional(readOnly = true)
+class ChangeRules {
+  private final ChangeRulesRows rows;
+  private final Engines engines;
+  private final JsonMapper json;
+
+  ChangeRules(ChangeRulesRows rows, Engines engines, JsonMapper json) {
+    this.rows = rows;
+    this.engines = engines;
+    this.json = json;
+  }
+
+  /**
+   * Rules as written; blanks take the usual.
+   *
+   * @param psi air pressure
+   * @param turnsAtLbfFt torque that turns this crank with the plugs out; the usual is a guess from
+   *     memory, to be measured
+   * @param warnAfterMinutes after which an unhooked valve is warned of harder
+   * @param torques the team's sheet
+   */
+  record ChangeRulesSheet(
+      @Nullable Double psi,
+      @Nullable Double turnsAtLbfFt,
+      Schools.@Nullable Freeing freeing,
+      Schools.@Nullable Proving proving,
+      Schools.@Nullable Plugs plugs,
+      Schools.@Nullable Lubricant lubricant,
+      @Nullable Boolean renewLocks,
+      Route.@Nullable School order,
+      @Nullable Double gaugeLowIn,
+      @Nullable Double gaugeHighIn,
+      @Nullable Double warnAfterMinutes,
+      @Nullable List<JobPlan.Torque> torques) {
+    static final ChangeRulesSheet BLANK =
+        new ChangeRulesSheet(
+            null, null, null, null, null, null, null, null, null, null, null, null);
+
+    double usualPsi() {
+      return psi == null ? 80 : psi;
+    }
+
+    double usualTurnsAt() {
+      return turnsAtLbfFt == null ? 12 : turnsAtLbfFt;
+    }
+
+    double usualWarnAfter() {
+      return warnAfterMinutes == null ? 20 : warnAfterMinutes;
+    }
+
+    Schools schools() {
+      Schools u = Schools.USUAL;
+      return new Schools(
+          Objects.requireNonNullElse(freeing, u.freeing()),
+          Objects.requireNonNullElse(proving, u.proving()),
+          Objects.requireNonNullElse(plugs, u.plugs()),
+          Objects.requireNonNullElse(lubricant, u.lubricant()),
+          Objects.requireNonNullElse(renewLocks, u.renewLocks()));
+    }
+
+    List<JobPlan.Torque> sheet() {
+      return torques == null ? List.of() : torques;
+    }
+  }
+
+  ChangeRulesSheet of(UUID engineId) {
+    return rows.findByEngineId(engineId)
+        .map(r -> json.readValue(r.sheet, ChangeRulesSheet.class))
+        .orElse(ChangeRulesSheet.BLANK);
+  }
+
+  @Transactional
+  ChangeRulesSheet put(UUID engineId, ChangeRulesSheet sheet, @Nullable String who) {
+    engines.get(engineId);
+    between("psi", sheet.psi(), 20, 200, "air of 20 to 200 psi");
+    between("turnsAtLbfFt", sheet.turnsAtLbfFt(), 1, 200, "1 to 200 lbf·ft");
+    between("warnAfterMinutes", sheet.warnAfterMinutes(), 1, 600, "1 to 600 minutes");
+    between("gaugeLowIn", sheet.gaugeLowIn(), 0.5, 6, "0.5 to 6 in");
+    between("gaugeHighIn", sheet.gaugeHighIn(), 0.5, 6, "0.5 to 6 in");
+    for (int i = 0; i < sheet.sheet().size(); i++) {
+      requireTorque("torques[" + i + "]", sheet.sheet().get(i));
+    }
+    ChangeRulesRow row =
+        rows.findByEngineId(engineId)
+            .orElseGet(() -> new ChangeRulesRow(UUID.randomUUID(), engineId));
+    row.sheet = json.writeValueAsString(sheet);
+    Because.of(who, "spring change rules");
+    rows.saveAndFlush(row);
+    return sheet;
+  }
+
+  private static void requireTorque(String field, JobPlan.Torque t) {
+    if (t.of().isBlank() || t.of().length() > 40) {
+      throw Refusal.invalid(field, "say what is torqued, in 40 letters at most");
+    }
+    if (t.stepsLbfFt().isEmpty() || t.stepsLbfFt().stream().anyMatch(v -> !(v > 0 && v <= 500))) {
+      throw Refusal.invalid(field, t.of() + ": steps of up to 500 lbf·ft, such as 20 40 60");
+    }
+    if (t.source().isBlank()) {
+      throw Refusal.invalid(
+          field, t.of() + ": whose figure is it, the fastener maker's or the engine maker's?");
+    }
+  }
+
+  private static void between(
+      String field, @Nullable Double value, double low, double high, String words) {
+    if (value != null && !(value >= low && value <= high)) {
+      throw Refusal.invalid(field, words);
+    }
+  }
+}

@@ -1,0 +1,248 @@
+package shim.app.change;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import shim.app.http.Refusal;
+import shim.app.lash.Form;
+import shim.app.lash.Phase;
+import shim.app.lash.Rounds;
+import shim.app.spring.Springs;
+import shim.core.change.Done;
+import shim.core.change.Job;
+import shim.core.change.JobPlan;
+import shim.core.change.ValveState;
+import shim.core.crank.School;
+import shim.core.engine.Position;
+
+/** What an act means for the other records: parts change hands, lash is read, items stay open. */
+@Component
+class HandOver {
+  /** Break-in springs: the inner goes back after so many hours. Common practice, no source. */
+  private static final double BREAK_IN_HOURS = 1;
+
+  private final Springs springs;
+  private final Rounds rounds;
+  private final OpenItems items;
+
+  HandOver(Springs springs, Rounds rounds, OpenItems items) {
+    this.springs = springs;
+    this.rounds = rounds;
+    this.items = items;
+  }
+
+  void follow(JobRow row, JobPlanner.Planned planned, Job before, Job after, Done done) {
+    switch (done.act()) {
+      case SPRING_IN -> requireKnown(planned, done);
+      case PROVE -> {
+        Position p = Objects.requireNonNull(done.valve());
+        change(row, planned, p, after, done);
+      }
+      case LASH -> lash(row, planned, done);
+      case PARK -> park(row, done);
+      case ABANDON ->
+          items.open(
+              Jobs.named(row.id, "abandoned"),
+              row.engineId,
+              row.id,
+              OpenItems.Kind.UNFINISHED,
+              "job ended unfinished: " + done.word(),
+              null,
+              done.hand());
+      case SIGN -> signed(row, planned, before, done);
+      default -> {
+        // Nothing outside the job follows from it.
+      }
+    }
+  }
+
+  /** A spring that is not the plan's must be one that lies in stock. */
+  private void requireKnown(JobPlanner.Planned planned, Done done) {
+    spring(planned, String.valueOf(done.word()));
+  }
+
+  private UUID spring(JobPlanner.Planned planned, String mark) {
+    UUID meant = planned.springs().get(mark.strip());
+    if (meant != null) {
+      return meant;
+    }
+    List<Springs.StoredSpring> named =
+        springs.all().stream()
+            .filter(s -> s.spring().mark().equalsIgnoreCase(mark.strip()) && !s.spring().scrapped())
+            .toList();
+    if (named.size() != 1) {
+      throw Refusal.invalid(
+          "word",
+          named.isEmpty()
+              ? "no spring marked \"" + mark + "\" lies in stock"
+              : "more than one spring is marked \"" + mark + "\"");
+    }
+    return named.get(0).id();
+  }
+
+  /** Old spring out of the records, new one in, at these engine hours, with what was measured. */
+  private void change(JobRow row, JobPlanner.Planned planned, Position p, Job job, Done done) {
+    ValveState v = job.valve(p);
+    UUID in = spring(planned, String.valueOf(v.springIn()));
+    Map<Position, Springs.StoredFitting> fitted = springs.fitted(row.engineId);
+    Springs.StoredFitting old = fitted.get(p);
+    if (old != null && old.fitting().springId().equals(in)) {
+      springs.fit(old.id(), measured(old.fitting(), v, done));
+      return;
+    }
+    JobPlan.Work work = planned.plan().work(p).orElseThrow();
+    if (old != null) {
+      springs.remove(
+          old.id(),
+          new Springs.Removal(
+              row.engineHours,
+              done.at(),
+              job.scrapped().contains(work.oldSpring()),
+              done.hand(),
+              "spring change"));
+    }
+    Springs.FittingEntry from = old == null ? null : old.fitting();
+    springs.fit(
+        Jobs.named(row.id, p + " " + in),
+        new Springs.FittingEntry(
+            in,
+            row.engineId,
+            p,
+            row.engineHours,
+            done.at(),
+            null,
+            null,
+            v.heightIn(),
+            from == null ? null : from.shims(),
+            from == null ? null : from.retainer(),
+            from == null ? null : from.locks(),
+            from == null ? null : from.locator(),
+            from == null ? null : from.sealGapIn(),
+            from == null ? null : from.pocketIn(),
+            done.hand(),
+            "spring change"));
+  }
+
+  private static Springs.FittingEntry measured(Springs.FittingEntry f, ValveState v, Done done) {
+    return new Springs.FittingEntry(
+        f.springId(),
+        f.engineId(),
+        f.valve(),
+        f.fromHours(),
+        f.fittedAt(),
+        f.toHours(),
+        f.removedAt(),
+        v.heightIn() == null ? f.heightIn() : v.heightIn(),
+        f.shims(),
+        f.retainer(),
+        f.locks(),
+        f.locator(),
+        f.sealGapIn(),
+        f.pocketIn(),
+        done.hand(),
+        "put back in a spring change");
+  }
+
+  private void lash(JobRow row, JobPlanner.Planned planned, Done done) {
+    UUID round = Jobs.named(row.id, "lash");
+    rounds.start(
+        round,
+        new Rounds.RoundStart(
+            row.engineId,
+            planned.ask().state(),
+            done.hand(),
+            row.engineHours,
+            null,
+            School.COMPRESSION_TDC,
+            1,
+            false,
+            false,
+            "with a spring change",
+            done.at(),
+            planned.plan().valves().stream().map(JobPlan.Work::valve).toList()));
+    UUID reading = Jobs.named(row.id, "lash " + done.valve());
+    boolean turns = planned.plan().drive().hydraulic();
+    rounds.withdraw(round, reading, done.hand(), "set again");
+    rounds.read(
+        round,
+        reading,
+        new Rounds.ReadingEntry(
+            Objects.requireNonNull(done.valve()),
+            Phase.LEFT,
+            turns ? Form.TURNS : Form.FIGURE,
+            done.figure(),
+            null,
+            null,
+            done.word() == null ? String.valueOf(done.figure()) : done.word(),
+            null,
+            done.hand(),
+            null,
+            null,
+            null),
+        done.at());
+  }
+
+  private void park(JobRow row, Done done) {
+    if (String.valueOf(done.word()).toLowerCase(java.util.Locale.ROOT).contains("order")) {
+      items.open(
+          Jobs.named(row.id, "order " + done.at()),
+          row.engineId,
+          row.id,
+          OpenItems.Kind.ORDER,
+          String.valueOf(done.word()),
+          null,
+          done.hand());
+    }
+  }
+
+  private void signed(JobRow row, JobPlanner.Planned planned, Job job, Done done) {
+    if (job.valves().values().stream().anyMatch(ValveState::lashSet)) {
+      rounds.sign(
+          Jobs.named(row.id, "lash"),
+          new Rounds.SignOff(done.hand(), null, "with a spring change", null),
+          done.at());
+    }
+    if (planned.plan().kind() != JobPlan.Kind.IN_CAR) {
+      innerOut(row, planned, done);
+      return;
+    }
+    items.open(
+        Jobs.named(row.id, "recheck"),
+        row.engineId,
+        row.id,
+        OpenItems.Kind.RECHECK,
+        "re-check lash after the first heat cycle: "
+            + String.join(
+                " ", planned.plan().valves().stream().map(w -> w.valve().toString()).toList()),
+        row.engineHours + 0.5,
+        done.hand());
+    planned.ask().valves().stream()
+        .filter(JobPlanner.AskedValve::standIn)
+        .forEach(
+            v ->
+                items.open(
+                    Jobs.named(row.id, "stand-in " + v.valve()),
+                    row.engineId,
+                    row.id,
+                    OpenItems.Kind.STAND_IN,
+                    v.valve() + " runs a stand-in spring until the right one comes",
+                    null,
+                    done.hand()));
+    innerOut(row, planned, done);
+  }
+
+  private void innerOut(JobRow row, JobPlanner.Planned planned, Done done) {
+    if (planned.plan().drive().innerOut()) {
+      items.open(
+          Jobs.named(row.id, "inner"),
+          row.engineId,
+          row.id,
+          OpenItems.Kind.INNER_OUT,
+          "inner springs are out for the break-in: put them back",
+          row.engineHours + BREAK_IN_HOURS,
+          done.hand());
+    }
+  }
+}

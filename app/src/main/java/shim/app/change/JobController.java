@@ -1,0 +1,155 @@
+package shim.app.change;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import shim.app.change.JobViews.Danger;
+import shim.app.change.JobViews.JobLine;
+import shim.app.change.JobViews.JobView;
+
+/** Spring changes. Every act answers with the whole job as it then stands. */
+@RestController
+class JobController {
+  private final JobPlanner planner;
+  private final Jobs jobs;
+  private final JobReader reader;
+  private final ChangeRules rules;
+  private final OpenItems items;
+  private final Photos photos;
+
+  JobController(
+      JobPlanner planner,
+      Jobs jobs,
+      JobReader reader,
+      ChangeRules rules,
+      OpenItems items,
+      Photos photos) {
+    this.planner = planner;
+    this.jobs = jobs;
+    this.reader = reader;
+    this.rules = rules;
+    this.items = items;
+    this.photos = photos;
+  }
+
+  /** An item put right. */
+  record ItemClosed(@NotBlank(message = "write your initials") String hand, @NotNull String why) {}
+
+  /** An item written down by hand. */
+  record ItemOpened(
+      OpenItems.@NotNull Kind kind,
+      @NotNull String words,
+      @Nullable Double dueHours,
+      @NotBlank(message = "write your initials") String hand) {}
+
+  @PostMapping("/api/engines/{id}/job-plan")
+  JobPlanner.PlanView jobPlan(@PathVariable UUID id, @RequestBody @Valid JobPlanner.JobAsk ask) {
+    return planner.preview(id, ask);
+  }
+
+  @GetMapping("/api/engines/{id}/change-rules")
+  ChangeRules.ChangeRulesSheet changeRules(@PathVariable UUID id) {
+    return rules.of(id);
+  }
+
+  @PutMapping("/api/engines/{id}/change-rules")
+  ChangeRules.ChangeRulesSheet putChangeRules(
+      @PathVariable UUID id,
+      @RequestBody ChangeRules.ChangeRulesSheet sheet,
+      @RequestParam(required = false) @Nullable String who) {
+    return rules.put(id, sheet, who);
+  }
+
+  @GetMapping("/api/engines/{id}/jobs")
+  List<JobLine> jobs(@PathVariable UUID id) {
+    return reader.of(id);
+  }
+
+  @PutMapping("/api/jobs/{id}")
+  JobView startJob(@PathVariable UUID id, @RequestBody @Valid Jobs.JobStart start) {
+    jobs.start(id, start);
+    return reader.view(id);
+  }
+
+  @GetMapping("/api/jobs/{id}")
+  JobView job(@PathVariable UUID id) {
+    return reader.view(id);
+  }
+
+  @PutMapping("/api/jobs/{id}/acts/{actId}")
+  JobView act(
+      @PathVariable UUID id, @PathVariable UUID actId, @RequestBody @Valid Jobs.ActEntry entry) {
+    jobs.act(id, actId, entry);
+    return reader.view(id);
+  }
+
+  @PutMapping("/api/jobs/{id}/findings/{findingId}")
+  JobView find(
+      @PathVariable UUID id,
+      @PathVariable UUID findingId,
+      @RequestBody @Valid Jobs.FindingEntry entry) {
+    jobs.find(id, findingId, entry);
+    return reader.view(id);
+  }
+
+  /** A photo of a finding, JPEG or PNG, 12 MB at most. */
+  @PutMapping(
+      value = "/api/jobs/{id}/findings/{findingId}/photo",
+      consumes = {
+        MediaType.IMAGE_JPEG_VALUE,
+        MediaType.IMAGE_PNG_VALUE,
+        "application/octet-stream"
+      })
+  JobView photo(@PathVariable UUID id, @PathVariable UUID findingId, @RequestBody byte[] image) {
+    jobs.photo(findingId, image);
+    return reader.view(id);
+  }
+
+  @GetMapping("/api/findings/{id}/photo")
+  ResponseEntity<byte[]> photoOf(@PathVariable UUID id) {
+    byte[] image = photos.read(id);
+    return ResponseEntity.ok()
+        .contentType(
+            MediaType.parseMediaType(
+                Photos.type(image).orElse(MediaType.APPLICATION_OCTET_STREAM_VALUE)))
+        .header("X-Content-Type-Options", "nosniff")
+        .body(image);
+  }
+
+  /** Every valve of the team that nothing but its hold keeps up. */
+  @GetMapping("/api/danger")
+  List<Danger> danger() {
+    return reader.dangers();
+  }
+
+  @GetMapping("/api/engines/{id}/open-items")
+  List<OpenItems.OpenItem> openItems(@PathVariable UUID id) {
+    return items.of(id);
+  }
+
+  @PutMapping("/api/engines/{id}/open-items/{itemId}")
+  List<OpenItems.OpenItem> openItem(
+      @PathVariable UUID id, @PathVariable UUID itemId, @RequestBody @Valid ItemOpened item) {
+    items.open(itemId, id, null, item.kind(), item.words(), item.dueHours(), item.hand());
+    return items.of(id);
+  }
+
+  @PutMapping("/api/engines/{id}/open-items/{itemId}/closed")
+  List<OpenItems.OpenItem> closeItem(
+      @PathVariable UUID id, @PathVariable UUID itemId, @RequestBody @Valid ItemClosed closed) {
+    items.close(itemId, closed.hand(), closed.why());
+    return items.of(id);
+  }
+}

@@ -1,0 +1,450 @@
+package shim.app.change;
+
+import jakarta.validation.constraints.NotNull;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.engine.Engines;
+import shim.app.http.Refusal;
+import shim.app.spring.Pockets;
+import shim.app.spring.Springs;
+import shim.core.change.CrankSlide;
+import shim.core.change.Hold;
+import shim.core.change.Item;
+import shim.core.change.JobPlan;
+import shim.core.change.Route;
+import shim.core.change.Script;
+import shim.core.crank.CrankModel;
+import shim.core.engine.Adjuster;
+import shim.core.engine.Engine;
+import shim.core.engine.EngineSheet;
+import shim.core.engine.HeatState;
+import shim.core.engine.Lifter;
+import shim.core.engine.Position;
+import shim.core.stats.Robust;
+
+/** From what is wanted to a plan: springs, holds, route, what to lay out and how long it takes. */
+@Service
+@Transactional(readOnly = true)
+class JobPlanner {
+  private static final int CURVE_TO_DEG = 40;
+
+  private final Engines engines;
+  private final Springs springs;
+  private final Pockets pockets;
+  private final ChangeRules rules;
+  private final JobRows jobs;
+
+  JobPlanner(Engines engines, Springs springs, Pockets pockets, ChangeRules rules, JobRows jobs) {
+    this.engines = engines;
+    this.springs = springs;
+    this.pockets = pockets;
+    this.rules = rules;
+    this.jobs = jobs;
+  }
+
+  /**
+   * A valve to be done.
+   *
+   * @param spring spring that goes in; blank takes the best match from stock, or puts the old one
+   *     back where there is none
+   * @param standIn it stays only until the right one comes
+   */
+  record AskedValve(
+      @NotNull Position valve,
+      @Nullable UUID spring,
+      boolean newSeal,
+      boolean sameAgain,
+      boolean standIn) {}
+
+  /**
+   * What is wanted.
+   *
+   * @param fromDeg where the crank stands now; blank where it does not matter
+   * @param offDeg how far off TDC the crank may be found, for the torque of air
+   */
+  record JobAsk(
+      JobPlan.@NotNull Kind kind,
+      @NotNull Hold hold,
+      @Nullable Double psi,
+      @Nullable Double fromDeg,
+      @Nullable Double offDeg,
+      @Nullable Boolean crankLock,
+      Route.@Nullable School order,
+      boolean intakeOff,
+      boolean innerOut,
+      @NotNull(message = "say whether the engine is hot or cold") HeatState state,
+      @NotNull List<AskedValve> valves) {}
+
+  /** A spring that could go in, with why it stands where it does among the others. */
+  record Offer(UUID spring, String mark, @Nullable String setName, String words) {}
+
+  /** One valve of the plan. */
+  record PlannedValve(
+      Position valve,
+      @Nullable String oldSpring,
+      String newSpring,
+      @Nullable UUID newSpringId,
+      double targetIn,
+      List<Offer> offers) {}
+
+  /**
+   * What air does to the crank.
+   *
+   * @param lockWanted at the chosen point air turns the crank, or all but does
+   * @param holdsWithinDeg closer to TDC than this the crank stays by itself
+   */
+  record AirView(
+      double psi,
+      double offDeg,
+      double torqueLbfFt,
+      double fallIn,
+      double pistonForceLbf,
+      double holdsWithinDeg,
+      boolean lockWanted,
+      List<CrankSlide.At> curve) {}
+
+  /** One thing to lay out. */
+  record LayOut(Item item, int count) {}
+
+  /**
+   * The plan as it would be begun.
+   *
+   * @param air missing where no bore, stroke and rod are written down
+   * @param routes one for each school of order
+   * @param minutes from the team's own past jobs; missing before the first
+   */
+  record PlanView(
+      Hold hold,
+      String holdSays,
+      List<PlannedValve> valves,
+      List<List<Integer>> sharedTdc,
+      @Nullable AirView air,
+      Map<Route.School, Route> routes,
+      Route.School order,
+      List<LayOut> layOut,
+      List<String> comesOff,
+      List<String> cautions,
+      @Nullable Double minutes,
+      int steps) {}
+
+  /** A plan with the springs its marks stand for. */
+  record Planned(JobAsk ask, JobPlan plan, Map<String, UUID> springs) {}
+
+  PlanView preview(UUID engineId, JobAsk ask) {
+    Engines.Stored stored = engines.get(engineId);
+    Planned planned = plan(engineId, ask);
+    JobPlan plan = planned.plan();
+    Map<Route.School, Route> routes = new LinkedHashMap<>();
+    for (Route.School school : Route.School.values()) {
+      routes.put(school, route(stored.engine(), ask, school));
+    }
+    Script script = Script.of(plan);
+    return new PlanView(
+        plan.hold(),
+        plan.hold().says(),
+        valves(engineId, planned),
+        stored.engine().layout().sharedTdc(),
+        ask.hold() == Hold.AIR ? air(stored.sheet(), engineId, ask) : null,
+        routes,
+        plan.route().school(),
+        script.steps().stream()
+            .filter(s -> s.act() == shim.core.change.Act.LAY_OUT && s.figure() != null)
+            .map(s -> new LayOut(Item.valueOf(String.valueOf(s.word())), s.figure().intValue()))
+            .filter(l -> l.count() > 0)
+            .toList(),
+        comesOff(plan),
+        Script.cautions(plan),
+        minutes(engineId, plan.valves().size()),
+        script.steps().size());
+  }
+
+  private static List<String> comesOff(JobPlan plan) {
+    if (plan.kind() != JobPlan.Kind.IN_CAR) {
+      return List.of();
+    }
+    List<String> off = new ArrayList<>(List.of("plugs", "valve covers"));
+    if (plan.drive().intakeOff()) {
+      off.add("intake");
+    }
+    String rods = plan.drive().pushrods() ? "rockers and pushrods" : "rockers or buckets";
+    plan.cylinders().forEach(c -> off.add(rods + " of cylinder " + c));
+    return off;
+  }
+
+  Planned plan(UUID engineId, JobAsk ask) {
+    if (ask.valves().isEmpty()) {
+      throw Refusal.invalid("valves", "choose the valves whose springs are done");
+    }
+    boolean bench = ask.kind() != JobPlan.Kind.IN_CAR;
+    if (bench != (ask.hold() == Hold.BLOCK)) {
+      throw Refusal.invalid(
+          "hold",
+          bench
+              ? "with the head on the bench a block holds the valves"
+              : "a block needs the head off");
+    }
+    Engines.Stored stored = engines.get(engineId);
+    Engine engine = stored.engine();
+    ChangeRules.ChangeRulesSheet sheet = rules.of(engineId);
+    Map<String, UUID> marks = new HashMap<>();
+    List<JobPlan.Work> works = works(engineId, engine, ask, sheet, marks);
+    double psi = ask.psi() == null ? sheet.usualPsi() : ask.psi();
+    if (!(psi >= 20 && psi <= 200)) {
+      throw Refusal.invalid("psi", "air of 20 to 200 psi");
+    }
+    JobPlan plan =
+        new JobPlan(
+            ask.kind(),
+            ask.hold(),
+            psi,
+            ask.crankLock() == null ? lockWanted(stored.sheet(), sheet, ask) : ask.crankLock(),
+            route(engine, ask, order(ask, sheet)),
+            new TreeMap<>(engine.layout().compressionTdcDeg()),
+            works,
+            drive(engine, stored.sheet(), ask),
+            sheet.schools(),
+            sheet.sheet());
+    return new Planned(ask, plan, marks);
+  }
+
+  private static Route.School order(JobAsk ask, ChangeRules.ChangeRulesSheet sheet) {
+    if (ask.order() != null) {
+      return ask.order();
+    }
+    return sheet.order() == null ? Route.School.CYLINDER_BY_CYLINDER : sheet.order();
+  }
+
+  private static Route route(Engine engine, JobAsk ask, Route.School school) {
+    return Route.of(
+        engine.layout(),
+        CrankModel.of(engine),
+        ask.hold(),
+        school,
+        ask.valves().stream().map(AskedValve::valve).toList(),
+        ask.fromDeg());
+  }
+
+  private static JobPlan.Drive drive(Engine engine, EngineSheet sheet, JobAsk ask) {
+    boolean pushrods =
+        engine.drive().lifter() != Lifter.BUCKET
+            && engine.drive().adjuster() != Adjuster.BUCKET_SHIM;
+    boolean clamps = sheet.drive() != null && Boolean.TRUE.equals(sheet.drive().fixingClampsHead());
+    return new JobPlan.Drive(
+        pushrods, engine.drive().lifter().hydraulic(), clamps, ask.intakeOff(), ask.innerOut());
+  }
+
+  private List<JobPlan.Work> works(
+      UUID engineId,
+      Engine engine,
+      JobAsk ask,
+      ChangeRules.ChangeRulesSheet sheet,
+      Map<String, UUID> marks) {
+    Pockets.EnginePockets known = pockets.of(engineId);
+    Set<UUID> taken = new HashSet<>();
+    ask.valves().stream().map(AskedValve::spring).filter(s -> s != null).forEach(taken::add);
+    List<JobPlan.Work> works = new ArrayList<>();
+    for (AskedValve v : ask.valves()) {
+      if (!engine.layout().positions().contains(v.valve())) {
+        throw Refusal.invalid("valves", "this engine has no valve " + v.valve());
+      }
+      works.add(work(v, known, sheet, ask, taken, marks));
+    }
+    return works;
+  }
+
+  private JobPlan.Work work(
+      AskedValve v,
+      Pockets.EnginePockets known,
+      ChangeRules.ChangeRulesSheet sheet,
+      JobAsk ask,
+      Set<UUID> taken,
+      Map<String, UUID> marks) {
+    Pockets.PocketView pocket =
+        known.pockets().stream()
+            .filter(p -> p.position().equals(v.valve()))
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    Refusal.invalid(
+                        "valves", v.valve() + " has no spring written down: put the set in first"));
+    String old = pocket.mark();
+    marks.put(old, pocket.fitting().springId());
+    Optional<Springs.StoredSpring> next = v.sameAgain() ? Optional.empty() : next(v, pocket, taken);
+    next.ifPresent(
+        s -> {
+          taken.add(s.id());
+          marks.put(s.spring().mark(), s.id());
+        });
+    return new JobPlan.Work(
+        v.valve(),
+        ask.kind() == JobPlan.Kind.ASSEMBLE ? "" : old,
+        next.map(s -> s.spring().mark()).orElse(old),
+        v.newSeal(),
+        pieces(pocket.fitting().shims()),
+        new JobPlan.Height(
+            pocket.targetIn(), known.toleranceIn(), sheet.gaugeLowIn(), sheet.gaugeHighIn()));
+  }
+
+  /** Pieces in a stack as it is written: figures one after another. */
+  private static int pieces(@Nullable String shims) {
+    if (shims == null) {
+      return 0;
+    }
+    return (int)
+        Stream.of(shims.strip().split("[\\s+;]+")).filter(s -> s.matches(".*\\d.*")).count();
+  }
+
+  private Optional<Springs.StoredSpring> next(
+      AskedValve v, Pockets.PocketView pocket, Set<UUID> taken) {
+    if (v.spring() != null) {
+      Springs.StoredSpring asked = springs.get(v.spring());
+      if (asked.spring().scrapped()) {
+        throw Refusal.invalid("valves", "spring " + asked.spring().mark() + " is scrapped");
+      }
+      return Optional.of(asked);
+    }
+    return stock(pocket).stream().filter(s -> !taken.contains(s.id())).findFirst();
+  }
+
+  /** Springs in stock that could go in here, the best match first. */
+  private List<Springs.StoredSpring> stock(Pockets.PocketView pocket) {
+    Springs.StoredSpring old = springs.get(pocket.fitting().springId());
+    List<Springs.StoredSpring> same =
+        springs.all().stream()
+            .filter(s -> !s.spring().scrapped() && s.spring().typeId().equals(pocket.typeId()))
+            .toList();
+    Set<UUID> fitted = new HashSet<>();
+    springs.fittingsOf(same.stream().map(Springs.StoredSpring::id).toList()).stream()
+        .filter(Springs.StoredFitting::open)
+        .forEach(f -> fitted.add(f.fitting().springId()));
+    return same.stream()
+        .filter(s -> !fitted.contains(s.id()))
+        .sorted(
+            Comparator.comparing((Springs.StoredSpring s) -> play(s, pocket) < 0)
+                .thenComparing(s -> !sameSet(s, old))
+                .thenComparingDouble(s -> s.spring().hoursBefore())
+                .thenComparing(s -> s.spring().mark()))
+        .toList();
+  }
+
+  private static boolean sameSet(Springs.StoredSpring a, Springs.StoredSpring b) {
+    return a.spring().setName() != null && a.spring().setName().equals(b.spring().setName());
+  }
+
+  private static double play(Springs.StoredSpring s, Pockets.PocketView pocket) {
+    Double od = s.spring().odIn();
+    Double hole = pocket.fitting().pocketIn();
+    return od == null || hole == null ? 0 : hole - od;
+  }
+
+  private List<PlannedValve> valves(UUID engineId, Planned planned) {
+    Map<Position, Pockets.PocketView> at = new HashMap<>();
+    pockets.of(engineId).pockets().forEach(p -> at.put(p.position(), p));
+    return planned.plan().valves().stream()
+        .map(
+            w -> {
+              Pockets.PocketView pocket = at.get(w.valve());
+              return new PlannedValve(
+                  w.valve(),
+                  pocket.mark(),
+                  w.newSpring(),
+                  planned.springs().get(w.newSpring()),
+                  w.height().targetIn(),
+                  stock(pocket).stream().map(s -> offer(s, pocket)).toList());
+            })
+        .toList();
+  }
+
+  private static Offer offer(Springs.StoredSpring s, Pockets.PocketView pocket) {
+    double play = play(s, pocket);
+    String hours =
+        s.spring().hoursBefore() > 0
+            ? String.format(java.util.Locale.ROOT, "%.1f h run", s.spring().hoursBefore())
+            : "new";
+    String fit =
+        play < 0
+            ? String.format(java.util.Locale.ROOT, ", %.3f too wide for the pocket", -play)
+            : play > 0
+                ? String.format(java.util.Locale.ROOT, ", %.3f play in the pocket", play)
+                : "";
+    return new Offer(s.id(), s.spring().mark(), s.spring().setName(), hours + fit);
+  }
+
+  private @Nullable AirView air(EngineSheet sheet, UUID engineId, JobAsk ask) {
+    Optional<CrankSlide> slide = slide(sheet);
+    if (slide.isEmpty()) {
+      return null;
+    }
+    ChangeRules.ChangeRulesSheet team = rules.of(engineId);
+    double psi = ask.psi() == null ? team.usualPsi() : ask.psi();
+    double off = off(ask);
+    return new AirView(
+        psi,
+        off,
+        slide.get().torqueLbfFt(psi, off),
+        slide.get().belowTdcIn(off),
+        slide.get().forceLbf(psi),
+        slide.get().holdsWithinDeg(psi, team.usualTurnsAt()),
+        lockWanted(sheet, team, ask),
+        slide.get().curve(psi, CURVE_TO_DEG));
+  }
+
+  /** How far off TDC a person finds it by eye when nothing better is said, degrees; from memory. */
+  private static double off(JobAsk ask) {
+    return ask.offDeg() == null ? 3 : Math.min(CURVE_TO_DEG, Math.abs(ask.offDeg()));
+  }
+
+  private static boolean lockWanted(
+      EngineSheet sheet, ChangeRules.ChangeRulesSheet team, JobAsk ask) {
+    if (ask.hold() != Hold.AIR) {
+      return false;
+    }
+    double psi = ask.psi() == null ? team.usualPsi() : ask.psi();
+    return slide(sheet)
+        .map(s -> s.torqueLbfFt(psi, off(ask)) > team.usualTurnsAt() / 2)
+        .orElse(true);
+  }
+
+  private static Optional<CrankSlide> slide(EngineSheet sheet) {
+    EngineSheet.BottomEnd b = sheet.bottomEnd();
+    if (b == null || b.boreIn() == null || b.strokeIn() == null || b.rodIn() == null) {
+      return Optional.empty();
+    }
+    try {
+      return Optional.of(new CrankSlide(b.boreIn(), b.strokeIn(), b.rodIn()));
+    } catch (IllegalArgumentException e) {
+      return Optional.empty();
+    }
+  }
+
+  /** Median minutes a valve of this engine's finished jobs, times the valves. */
+  private @Nullable Double minutes(UUID engineId, int valves) {
+    List<Double> each =
+        jobs.findByEngineIdOrderByStartedAt(engineId).stream()
+            .filter(j -> j.endedAt != null && j.signedBy != null)
+            .map(j -> Duration.between(j.startedAt, j.endedAt).toSeconds() / 60.0 / size(j))
+            .toList();
+    OptionalDouble median = Robust.median(each);
+    return median.isPresent() ? valves * median.getAsDouble() : null;
+  }
+
+  /** Valves of a stored job, counted without reading the whole plan. */
+  private static int size(JobRow j) {
+    return Math.max(1, j.plan.split("\"newSpring\"", -1).length - 1);
+  }
+}

@@ -1,0 +1,134 @@
+package shim.app.change;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.change.JobViews.Danger;
+import shim.app.change.JobViews.JobFinding;
+import shim.app.change.JobViews.JobLine;
+import shim.app.change.JobViews.JobView;
+import shim.app.engine.Engines;
+import shim.app.engine.LayoutView;
+import shim.core.change.Done;
+import shim.core.change.Job;
+import shim.core.change.JobPlan;
+import shim.core.engine.Position;
+
+/** Jobs as they are read, and what on any of them is dangerous now. */
+@Service
+@Transactional(readOnly = true)
+class JobReader {
+  private final Jobs jobs;
+  private final JobRows rows;
+  private final FindingRows findings;
+  private final Engines engines;
+  private final ChangeRules rules;
+  private final Clock clock;
+
+  JobReader(
+      Jobs jobs,
+      JobRows rows,
+      FindingRows findings,
+      Engines engines,
+      ChangeRules rules,
+      Clock clock) {
+    this.jobs = jobs;
+    this.rows = rows;
+    this.findings = findings;
+    this.engines = engines;
+    this.rules = rules;
+    this.clock = clock;
+  }
+
+  JobView view(UUID id) {
+    JobRow row = jobs.row(id);
+    JobPlanner.Planned planned = jobs.planned(row);
+    List<Done> done = jobs.done(id);
+    Engines.Stored engine = engines.get(row.engineId);
+    return new JobView(
+        row.id,
+        row.engineId,
+        engine.engine().name(),
+        LayoutView.of(engine.engine().layout()),
+        planned.ask().state(),
+        row.engineHours,
+        row.hand,
+        row.startedAt,
+        row.endedAt,
+        row.signedBy,
+        JobShow.of(planned.plan(), done),
+        done,
+        findings.findByJobIdOrderByFoundAt(id).stream().map(JobReader::finding).toList());
+  }
+
+  private static JobFinding finding(FindingRow f) {
+    return new JobFinding(
+        f.id,
+        f.valve == null ? null : Position.parse(f.valve),
+        f.what,
+        f.grade,
+        f.note,
+        f.photoType != null,
+        f.hand,
+        f.foundAt);
+  }
+
+  List<JobLine> of(UUID engineId) {
+    return rows.findByEngineIdOrderByStartedAt(engineId).stream().map(this::line).toList();
+  }
+
+  private JobLine line(JobRow row) {
+    JobPlan plan = jobs.planned(row).plan();
+    Job job = Job.of(plan, row.endedAt == null ? jobs.done(row.id) : List.of());
+    Job.Parked parked = job.parked();
+    return new JobLine(
+        row.id,
+        row.engineId,
+        engines.get(row.engineId).engine().name(),
+        plan.kind().title(),
+        plan.valves().stream().map(JobPlan.Work::valve).toList(),
+        row.startedAt,
+        row.endedAt,
+        row.signedBy,
+        row.engineHours,
+        parked == null ? null : parked.why());
+  }
+
+  /** Every valve of the team that nothing but its hold keeps up. */
+  List<Danger> dangers() {
+    List<Danger> all = new ArrayList<>();
+    for (JobRow row : rows.findByEndedAtIsNullOrderByStartedAt()) {
+      JobPlan plan = jobs.planned(row).plan();
+      if (plan.hold().onTheCrank()) {
+        dangers(row, Job.of(plan, jobs.done(row.id)), all);
+      }
+    }
+    return all;
+  }
+
+  private void dangers(JobRow row, Job job, List<Danger> all) {
+    double minutes = rules.of(row.engineId).usualWarnAfter();
+    for (Position p : job.loose()) {
+      Job.Held held = job.held().get(p.cylinder());
+      Instant since = job.valve(p).since();
+      boolean lost = held == null || held.lost();
+      boolean tooLong =
+          since != null
+              && Duration.between(since, clock.instant()).toSeconds() > Math.round(60 * minutes);
+      all.add(
+          new Danger(
+              row.id,
+              engines.get(row.engineId).engine().name(),
+              p,
+              held == null ? "nothing" : held.by(),
+              since,
+              lost,
+              lost || tooLong));
+    }
+  }
+}

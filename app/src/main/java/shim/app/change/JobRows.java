@@ -1,0 +1,28 @@
+package shim.app.change;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface JobRows extends JpaRepository<JobRow, UUID> {
+  List<JobRow> findByEngineIdOrderByStartedAt(UUID engineId);
+
+  List<JobRow> findByEndedAtIsNullOrderByStartedAt();
+}
+
+interface ActRows extends JpaRepository<ActRow, UUID> {
+  List<ActRow> findByJobIdOrderByPlace(UUID jobId);
+}
+
+interface FindingRows extends JpaRepository<FindingRow, UUID> {
+  List<FindingRow> findByJobIdOrderByFoundAt(UUID jobId);
+}
+
+interface OpenRows extends JpaRepository<OpenRow, UUID> {
+  List<OpenRow> findByEngineIdOrderByOpenedAt(UUID engineId);
+}
+
+interface ChangeRulesRows extends JpaRepository<ChangeRulesRow, UUID> {
+  Optional<ChangeRulesRow> findByEngineId(UUID engineId);
+}

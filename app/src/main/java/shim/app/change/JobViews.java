@@ -1,0 +1,140 @@
+package shim.app.change;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import shim.app.engine.LayoutView;
+import shim.core.change.Act;
+import shim.core.change.Done;
+import shim.core.change.Hold;
+import shim.core.change.Item;
+import shim.core.change.Job;
+import shim.core.change.JobPlan;
+import shim.core.change.Step;
+import shim.core.change.ValveState;
+import shim.core.engine.HeatState;
+import shim.core.engine.Position;
+
+/** How jobs are shown. */
+final class JobViews {
+  private JobViews() {}
+
+  /** One valve of a job; {@code words} say where it stands. */
+  record JobValve(
+      Position position,
+      ValveState.Stage stage,
+      String words,
+      boolean loose,
+      @Nullable String springIn,
+      String newSpring,
+      @Nullable Double heightIn,
+      ValveState.Pushrod pushrod,
+      boolean lashSet) {}
+
+  /** One counted thing. */
+  record JobCount(
+      Item item,
+      int laidOut,
+      int off,
+      int on,
+      int expected,
+      @Nullable Integer counted,
+      @Nullable String difference) {}
+
+  /** A hold that is on. */
+  record JobHold(int cylinder, String by, Instant since, boolean lost) {}
+
+  /**
+   * Something else that may be done now, beside the next step.
+   *
+   * @param asks what must be entered with it; blank for nothing
+   */
+  record Otherwise(
+      Act act, @Nullable Integer cylinder, @Nullable Position valve, String words, String asks) {}
+
+  /** What was seen on the way. */
+  record JobFinding(
+      UUID id,
+      @Nullable Position valve,
+      Jobs.Look what,
+      Jobs.Grade grade,
+      @Nullable String note,
+      boolean photo,
+      String hand,
+      Instant foundAt) {}
+
+  /** A step of the walk, done or not. */
+  record WalkStep(Step step, boolean done) {}
+
+  /**
+   * A job as it stands.
+   *
+   * @param next the step at hand; missing when the walk is done
+   * @param refused why the step at hand must not be done now
+   * @param then the step after it
+   * @param acts how many acts it has: what an entry is based on
+   * @param signing what stands against the signature
+   */
+  record JobState(
+      JobPlan.Kind kind,
+      String title,
+      Hold hold,
+      @Nullable Double crankDeg,
+      boolean crankLocked,
+      List<WalkStep> steps,
+      @Nullable Step next,
+      @Nullable String refused,
+      @Nullable Step then,
+      List<JobValve> valves,
+      List<JobHold> holds,
+      List<JobCount> counts,
+      List<Otherwise> otherwise,
+      Job.@Nullable Parked parked,
+      Job.End end,
+      List<String> signing,
+      int acts) {}
+
+  /** A job of an engine. */
+  record JobView(
+      UUID id,
+      UUID engineId,
+      String engineName,
+      LayoutView layout,
+      HeatState heat,
+      double engineHours,
+      String hand,
+      Instant startedAt,
+      @Nullable Instant endedAt,
+      @Nullable String signedBy,
+      JobState state,
+      List<Done> done,
+      List<JobFinding> findings) {}
+
+  /** A job in one line. */
+  record JobLine(
+      UUID id,
+      UUID engineId,
+      String engineName,
+      String title,
+      List<Position> valves,
+      Instant startedAt,
+      @Nullable Instant endedAt,
+      @Nullable String signedBy,
+      double engineHours,
+      @Nullable String parked) {}
+
+  /**
+   * A valve that nothing but its hold keeps up.
+   *
+   * @param harder it has been so for longer than the team allows
+   */
+  record Danger(
+      UUID jobId,
+      String engineName,
+      Position valve,
+      String heldBy,
+      @Nullable Instant since,
+      boolean lost,
+      boolean harder) {}
+}

@@ -1,0 +1,222 @@
+package shim.app.change;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.PositiveOrZero;
+import jakarta.validation.constraints.Size;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.http.Refusal;
+import shim.app.record.Because;
+import shim.core.change.Act;
+import shim.core.change.Done;
+import shim.core.change.Job;
+import shim.core.engine.Position;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Jobs as what was done, one act at a time, each kept at once and safe to repeat. */
+@Service
+@Transactional
+class Jobs {
+  private static final String INITIALS = "write your initials, 12 letters at most";
+
+  private final JobRows jobs;
+  private final ActRows acts;
+  private final FindingRows findings;
+  private final JobPlanner planner;
+  private final HandOver handOver;
+  private final Photos photos;
+  private final JsonMapper json;
+  private final Clock clock;
+
+  Jobs(
+      JobRows jobs,
+      ActRows acts,
+      FindingRows findings,
+      JobPlanner planner,
+      HandOver handOver,
+      Photos photos,
+      JsonMapper json,
+      Clock clock) {
+    this.jobs = jobs;
+    this.acts = acts;
+    this.findings = findings;
+    this.planner = planner;
+    this.handOver = handOver;
+    this.photos = photos;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  /** How a job begins. */
+  record JobStart(
+      @NotNull UUID engineId,
+      @PositiveOrZero(message = "engine hours cannot be below zero") double engineHours,
+      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
+      @NotNull @Valid JobPlanner.JobAsk ask) {}
+
+  /**
+   * Something done, as it is sent.
+   *
+   * @param step the walk's step it does; blank for anything else that happens
+   * @param basedOn how many acts whoever sends it has seen
+   */
+  record ActEntry(
+      @NotNull Act act,
+      @Size(max = 80) @Nullable String step,
+      @Nullable Integer cylinder,
+      @Nullable Position valve,
+      @Nullable Double figure,
+      @Size(max = 400, message = "400 letters at most") @Nullable String word,
+      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
+      int basedOn) {}
+
+  /** What is looked at on the way. */
+  enum Look {
+    WITNESS_MARKS,
+    LOCKS,
+    RETAINER,
+    STEM_TIP,
+    SEAL,
+    SEAT,
+    GUIDE,
+    LIFTER_WHEEL,
+    PUSHROD,
+    ROCKER,
+    OTHER
+  }
+
+  /** How it looked. */
+  enum Grade {
+    GOOD,
+    WORN,
+    BAD
+  }
+
+  /** A finding as it is sent. */
+  record FindingEntry(
+      @Nullable Position valve,
+      @NotNull Look what,
+      @NotNull Grade grade,
+      @Size(max = 400, message = "400 letters at most") @Nullable String note,
+      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand) {}
+
+  /** Begins a job; a repeat with the same id changes nothing. */
+  void start(UUID id, JobStart start) {
+    if (jobs.existsById(id)) {
+      return;
+    }
+    jobs.findByEndedAtIsNullOrderByStartedAt().stream()
+        .filter(j -> j.engineId.equals(start.engineId()))
+        .findFirst()
+        .ifPresent(
+            j -> {
+              throw Refusal.conflict("a job on this engine is open: go on with it, or end it");
+            });
+    JobPlanner.Planned planned = planner.plan(start.engineId(), start.ask());
+    JobRow row = new JobRow(id, start.engineId());
+    row.plan = json.writeValueAsString(planned);
+    row.engineHours = start.engineHours();
+    row.hand = start.hand();
+    row.startedAt = now();
+    Because.of(start.hand(), "job begun");
+    jobs.saveAndFlush(row);
+  }
+
+  /** Keeps an act, unless it would hurt or somebody was quicker. */
+  void act(UUID jobId, UUID actId, ActEntry entry) {
+    if (acts.existsById(actId)) {
+      return;
+    }
+    JobRow row = row(jobId);
+    List<Done> before = done(jobId);
+    if (entry.basedOn() != before.size()) {
+      throw Refusal.conflict(
+          "somebody went on with this job meanwhile: look at where it stands, then again");
+    }
+    JobPlanner.Planned planned = planned(row);
+    Job job = Job.of(planned.plan(), before);
+    Done done = read(entry);
+    Optional<String> refused = job.refuses(done);
+    if (refused.isPresent()) {
+      throw Refusal.invalid("act", refused.get());
+    }
+    Because.of(entry.hand(), entry.act().words());
+    acts.saveAndFlush(new ActRow(actId, jobId, before.size(), done));
+    Job after = job.after(done);
+    handOver.follow(row, planned, job, after, done);
+    if (after.end() != Job.End.OPEN) {
+      row.endedAt = done.at();
+      row.signedBy = after.end() == Job.End.SIGNED ? done.hand() : null;
+      Because.of(entry.hand(), entry.act().words());
+      jobs.saveAndFlush(row);
+    }
+  }
+
+  private Done read(ActEntry e) {
+    return new Done(
+        e.act(),
+        e.step() == null ? "" : e.step(),
+        e.cylinder(),
+        e.valve(),
+        e.figure(),
+        e.word(),
+        e.hand(),
+        now());
+  }
+
+  /** Keeps what was seen. */
+  void find(UUID jobId, UUID findingId, FindingEntry entry) {
+    row(jobId);
+    FindingRow row = findings.findById(findingId).orElseGet(() -> new FindingRow(findingId, jobId));
+    row.valve = entry.valve() == null ? null : entry.valve().toString();
+    row.what = entry.what();
+    row.grade = entry.grade();
+    row.note = entry.note();
+    row.hand = entry.hand();
+    row.foundAt = row.foundAt == null ? now() : row.foundAt;
+    Because.of(entry.hand(), "finding");
+    findings.saveAndFlush(row);
+  }
+
+  /** Keeps a photo with its finding. */
+  void photo(UUID findingId, byte[] image) {
+    FindingRow row =
+        findings.findById(findingId).orElseThrow(() -> Refusal.notFound("no such finding"));
+    row.photoType = photos.keep(findingId, image);
+    Because.of(row.hand, "photo");
+    findings.saveAndFlush(row);
+  }
+
+  @Transactional(readOnly = true)
+  JobRow row(UUID id) {
+    return jobs.findById(id).orElseThrow(() -> Refusal.notFound("there is no such job here"));
+  }
+
+  JobPlanner.Planned planned(JobRow row) {
+    return json.readValue(row.plan, JobPlanner.Planned.class);
+  }
+
+  @Transactional(readOnly = true)
+  List<Done> done(UUID jobId) {
+    return acts.findByJobIdOrderByPlace(jobId).stream().map(ActRow::done).toList();
+  }
+
+  /** The same id for the same thing of a job, so that doing it twice does it once. */
+  static UUID named(UUID jobId, String thing) {
+    return UUID.nameUUIDFromBytes((jobId + " " + thing).getBytes(StandardCharsets.UTF_8));
+  }
+
+  private Instant now() {
+    return clock.instant().truncatedTo(ChronoUnit.MILLIS);
+  }
+}

@@ -1,0 +1,113 @@
+package shim.app.change;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.http.Refusal;
+import shim.app.record.Because;
+
+/** What stays open on an engine after a job: orders, stand-ins, things to look at again. */
+@Service
+@Transactional
+class OpenItems {
+  private final OpenRows rows;
+  private final Clock clock;
+
+  OpenItems(OpenRows rows, Clock clock) {
+    this.rows = rows;
+    this.clock = clock;
+  }
+
+  /** What kind of thing is open. */
+  enum Kind {
+    ORDER,
+    STAND_IN,
+    RECHECK,
+    INNER_OUT,
+    UNFINISHED
+  }
+
+  /**
+   * One thing that is open, or was.
+   *
+   * @param dueHours engine hours by which it is to be put right
+   */
+  record OpenItem(
+      UUID id,
+      @Nullable UUID jobId,
+      Kind kind,
+      String words,
+      @Nullable Double dueHours,
+      String hand,
+      Instant openedAt,
+      @Nullable Instant closedAt,
+      @Nullable String closedBy,
+      @Nullable String closedWhy) {}
+
+  /** Keeps an open item; safe to repeat. */
+  void open(
+      UUID id,
+      UUID engineId,
+      @Nullable UUID jobId,
+      Kind kind,
+      String words,
+      @Nullable Double dueHours,
+      String hand) {
+    if (rows.existsById(id)) {
+      return;
+    }
+    if (words.isBlank() || words.length() > 400) {
+      throw Refusal.invalid("words", "say what is open, in 400 letters at most");
+    }
+    OpenRow row = new OpenRow(id, engineId);
+    row.jobId = jobId;
+    row.kind = kind;
+    row.words = words.strip();
+    row.dueHours = dueHours;
+    row.hand = hand;
+    row.openedAt = now();
+    Because.of(hand, "open item");
+    rows.saveAndFlush(row);
+  }
+
+  /** Puts an item right. */
+  void close(UUID id, String hand, String why) {
+    OpenRow row = rows.findById(id).orElseThrow(() -> Refusal.notFound("no such open item"));
+    if (why.isBlank()) {
+      throw Refusal.invalid("why", "say how it was put right");
+    }
+    row.closedAt = now();
+    row.closedBy = hand;
+    row.closedWhy = why.strip();
+    Because.of(hand, why);
+    rows.saveAndFlush(row);
+  }
+
+  @Transactional(readOnly = true)
+  List<OpenItem> of(UUID engineId) {
+    return rows.findByEngineIdOrderByOpenedAt(engineId).stream().map(OpenItems::view).toList();
+  }
+
+  private static OpenItem view(OpenRow r) {
+    return new OpenItem(
+        r.id,
+        r.jobId,
+        r.kind,
+        r.words,
+        r.dueHours,
+        r.hand,
+        r.openedAt,
+        r.closedAt,
+        r.closedBy,
+        r.closedWhy);
+  }
+
+  private Instant now() {
+    return clock.instant().truncatedTo(ChronoUnit.MILLIS);
+  }
+}

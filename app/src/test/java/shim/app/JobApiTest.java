@@ -1,0 +1,315 @@
+package shim.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.jayway.jsonpath.JsonPath;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.http.MediaType;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+
+/** A spring change from its plan to its signature, and what it leaves in the records. */
+class JobApiTest extends ApiTest {
+  private static final String SHEET =
+      """
+      {"name":"HV dual","loads":[{"heightIn":1.95,"loadLbf":220},{"heightIn":1.3,"loadLbf":505}],
+       "bindIn":1.18,"odIn":1.55}""";
+  private String engine;
+  private String type;
+  private String job;
+
+  @BeforeEach
+  void fitASetAndKeepTwoSpares() {
+    engine = engine(resource("v8.json").replace("\"block\":\"IRON\"", BOTTOM_END));
+    type = UUID.randomUUID().toString();
+    put("/api/spring-types/" + type, SHEET);
+    put(
+        "/api/engines/" + engine + "/spring-sets/" + UUID.randomUUID(),
+        """
+        {"typeId":"%s","setName":"A","engineHours":0,"hoursBefore":0,"heightIn":1.950,"hand":"KV"}"""
+            .formatted(type));
+    spare("N-1 " + engine.substring(0, 6));
+    spare("N-2 " + engine.substring(0, 6));
+    job = UUID.randomUUID().toString();
+  }
+
+  private static final String BOTTOM_END =
+      "\"boreIn\":4.0,\"strokeIn\":3.48,\"rodIn\":5.7,\"block\":\"IRON\"";
+
+  private void spare(String mark) {
+    put(
+        "/api/springs/" + UUID.randomUUID(),
+        """
+        {"typeId":"%s","mark":"%s","hoursBefore":0,"scrapped":false}"""
+            .formatted(type, mark));
+  }
+
+  private static String ask(String hold, String valves) {
+    return """
+        {"kind":"IN_CAR","hold":"%s","intakeOff":false,"innerOut":false,"state":"COLD",
+         "offDeg":10,"valves":[%s]}"""
+        .formatted(hold, valves);
+  }
+
+  private static String valve(String p) {
+    return "{\"valve\":\"%s\",\"newSeal\":false,\"sameAgain\":false,\"standIn\":%s}"
+        .formatted(p, p.equals("3E"));
+  }
+
+  private static String text(MvcTestResult r) {
+    try {
+      return r.getResponse().getContentAsString();
+    } catch (java.io.UnsupportedEncodingException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
+  private String begin() {
+    MvcTestResult r =
+        put(
+            "/api/jobs/" + job,
+            """
+            {"engineId":"%s","engineHours":10.1,"hand":"KV","ask":%s}"""
+                .formatted(engine, ask("AIR", valve("3E") + "," + valve("3I"))));
+    assertThat(r).hasStatusOk();
+    return text(r);
+  }
+
+  private MvcTestResult act(Map<String, Object> entry) {
+    return put(
+        "/api/jobs/" + job + "/acts/" + UUID.randomUUID(), JsonPath.parse(entry).jsonString());
+  }
+
+  private static Map<String, Object> entry(String view, String act) {
+    Map<String, Object> e = new java.util.HashMap<>();
+    e.put("act", act);
+    e.put("hand", "KV");
+    e.put("basedOn", JsonPath.read(view, "$.state.acts"));
+    return e;
+  }
+
+  /** Does what the walk asks for until a step is next. */
+  private String walkTo(String view, String id) {
+    String now = view;
+    while (true) {
+      Map<String, Object> state = JsonPath.read(now, "$.state");
+      @SuppressWarnings("unchecked")
+      Map<String, Object> next = (Map<String, Object>) state.get("next");
+      if (next == null || id.equals(next.get("id"))) {
+        return now;
+      }
+      Map<String, Object> e = entry(now, (String) next.get("act"));
+      e.put("step", next.get("id"));
+      List.of("cylinder", "valve", "figure", "word").forEach(k -> e.put(k, next.get(k)));
+      if (next.get("act").equals("LASH")) {
+        e.put("figure", 0.012);
+      }
+      if (next.get("act").equals("COUNTED")) {
+        List<Integer> expected =
+            JsonPath.read(now, "$.state.counts[?(@.item=='" + next.get("word") + "')].expected");
+        e.put("figure", expected.get(0));
+      }
+      MvcTestResult r = act(e);
+      assertThat(r).as(String.valueOf(next.get("id"))).hasStatusOk();
+      now = text(r);
+    }
+  }
+
+  @Test
+  void thePlanSaysWhatAirDoesWhichSpringsGoInAndWhichOrderBarsLeast() {
+    MvcTestResult r =
+        post("/api/engines/" + engine + "/job-plan", ask("AIR", valve("3E") + "," + valve("6I")));
+    assertThat(r).hasStatusOk();
+    String plan = text(r);
+    double torque = JsonPath.read(plan, "$.air.torqueLbfFt");
+    assertThat(torque).isBetween(32.5, 33.5);
+    assertThat((Boolean) JsonPath.read(plan, "$.air.lockWanted")).isTrue();
+    List<String> in = JsonPath.read(plan, "$.valves[*].newSpring");
+    assertThat(in).doesNotHaveDuplicates().allSatisfy(m -> assertThat(m).startsWith("N-"));
+    double each = JsonPath.read(plan, "$.routes.CYLINDER_BY_CYLINDER.barDeg");
+    double all = JsonPath.read(plan, "$.routes.ALL_SPRINGS_FIRST.barDeg");
+    assertThat(all).isGreaterThan(each);
+    assertThat((List<?>) JsonPath.read(plan, "$.sharedTdc")).hasSize(4);
+    assertThat((List<String>) JsonPath.read(plan, "$.cautions")).isNotEmpty();
+  }
+
+  @Test
+  void whatCannotBePlannedIsRefusedAtItsField() {
+    String path = "/api/engines/" + engine + "/job-plan";
+    assertThat(post(path, ask("AIR", ""))).hasStatus(422);
+    assertThat(post(path, ask("AIR", valve("9E"))))
+        .bodyJson()
+        .extractingPath("$.errors[0].message")
+        .isEqualTo("this engine has no valve 9E");
+    assertThat(post(path, ask("BLOCK", valve("3E"))))
+        .bodyJson()
+        .extractingPath("$.errors[0].message")
+        .isEqualTo("a block needs the head off");
+  }
+
+  @Test
+  void theWholeJobLeavesTheRecordsRight() {
+    String done = walkTo(begin(), "nothing");
+    assertThat((String) JsonPath.read(done, "$.state.end")).isEqualTo("SIGNED");
+    assertThat((String) JsonPath.read(done, "$.signedBy")).isEqualTo("KV");
+    String springs = text(get("/api/engines/" + engine + "/springs"));
+    List<String> mark = JsonPath.read(springs, "$.springs[?(@.position=='3E')].mark");
+    assertThat(mark.get(0)).startsWith("N-");
+    List<Double> hours = JsonPath.read(springs, "$.springs[?(@.position=='3E')].hours");
+    assertThat(hours.get(0)).isZero();
+    List<Boolean> scrapped =
+        JsonPath.read(text(get("/api/springs")), "$[?(@.spring.mark=='A 3E')].spring.scrapped");
+    assertThat(scrapped).contains(true);
+    String rounds = text(get("/api/engines/" + engine + "/rounds"));
+    assertThat((List<?>) JsonPath.read(rounds, "$[*]")).hasSize(1);
+    String round = text(get("/api/rounds/" + JsonPath.read(rounds, "$[0].id")));
+    assertThat((List<String>) JsonPath.read(round, "$.valves[*].position"))
+        .containsExactlyInAnyOrder("3E", "3I");
+    assertThat((String) JsonPath.read(round, "$.signedBy")).isEqualTo("KV");
+    String items = text(get("/api/engines/" + engine + "/open-items"));
+    assertThat((List<String>) JsonPath.read(items, "$[*].kind"))
+        .containsExactlyInAnyOrder("RECHECK", "STAND_IN");
+    String item = JsonPath.read(items, "$[0].id");
+    String close = "/api/engines/" + engine + "/open-items/" + item + "/closed";
+    assertThat(put(close, "{\"hand\":\"KV\",\"why\":\" \"}")).hasStatus(422);
+    assertThat(put(close, "{\"hand\":\"KV\",\"why\":\"checked hot\"}"))
+        .bodyJson()
+        .extractingPath("$[0].closedWhy")
+        .isEqualTo("checked hot");
+    assertThat(
+            text(
+                post(
+                    "/api/engines/" + engine + "/job-plan",
+                    ask(
+                        "AIR",
+                        "{\"valve\":\"1E\",\"sameAgain\":true,\"newSeal\":false,\"standIn\":false}"))))
+        .contains("\"minutes\"");
+  }
+
+  @Test
+  void anUnhookedValveIsToldToEveryDeviceAndStopsWhatWouldDropIt() {
+    String view = walkTo(begin(), "3E:SPRING_OUT");
+    assertThat(get("/api/danger"))
+        .bodyJson()
+        .extractingPath("$[?(@.jobId=='" + job + "')].valve")
+        .asArray()
+        .containsExactly("3E");
+    Map<String, Object> bar = entry(view, "BAR");
+    bar.put("figure", 90.0);
+    assertThat(act(bar))
+        .hasStatus(422)
+        .bodyJson()
+        .extractingPath("$.errors[0].message")
+        .asString()
+        .contains("3E is unhooked, held by air");
+    assertThat((List<String>) JsonPath.read(view, "$.state.otherwise[*].act"))
+        .contains("AIR_LOST")
+        .doesNotContain("PARK", "ABANDON", "BAR");
+    List<UUID> ids = new ArrayList<>(List.of(UUID.randomUUID()));
+    Map<String, Object> lost = entry(view, "AIR_LOST");
+    lost.put("cylinder", 3);
+    String path = "/api/jobs/" + job + "/acts/" + ids.get(0);
+    assertThat(put(path, JsonPath.parse(lost).jsonString())).hasStatusOk();
+    assertThat(put(path, JsonPath.parse(lost).jsonString())).as("safe to repeat").hasStatusOk();
+    assertThat(get("/api/danger"))
+        .bodyJson()
+        .extractingPath("$[?(@.jobId=='" + job + "')].harder")
+        .asArray()
+        .containsExactly(true);
+  }
+
+  @Test
+  void whoeverIsSecondIsToldAndASecondJobIsNotBegun() {
+    String view = begin();
+    String on = walkTo(view, "out:RAGS");
+    assertThat(act(entry(view, "ACCEPT"))).hasStatus(409);
+    assertThat((Integer) JsonPath.read(on, "$.state.acts")).isEqualTo(2);
+    String first = job;
+    job = UUID.randomUUID().toString();
+    assertThat(
+            put(
+                "/api/jobs/" + job,
+                """
+                {"engineId":"%s","engineHours":10.1,"hand":"MO","ask":%s}"""
+                    .formatted(engine, ask("AIR", valve("1E")))))
+        .hasStatus(409);
+    assertThat(text(get("/api/engines/" + engine + "/jobs"))).contains(first);
+  }
+
+  @Test
+  void findingsAndPhotosAreKeptAndOnlyPicturesAreTaken() {
+    String view = begin();
+    String finding = UUID.randomUUID().toString();
+    String path = "/api/jobs/" + job + "/findings/" + finding;
+    assertThat(
+            put(
+                path,
+                """
+                {"valve":"3E","what":"STEM_TIP","grade":"WORN","note":"mushroomed","hand":"KV"}"""))
+        .hasStatusOk();
+    assertThat(photo(path, "no picture".getBytes(java.nio.charset.StandardCharsets.UTF_8)))
+        .hasStatus(422);
+    byte[] png = {(byte) 0x89, 'P', 'N', 'G', '\r', '\n', 0x1A, '\n', 1, 2};
+    assertThat(photo(path, png)).hasStatusOk();
+    assertThat(get("/api/findings/" + finding + "/photo"))
+        .hasStatusOk()
+        .hasContentType(MediaType.IMAGE_PNG);
+    assertThat((List<?>) JsonPath.read(view, "$.findings")).isEmpty();
+    assertThat(get("/api/jobs/" + job))
+        .bodyJson()
+        .extractingPath("$.findings[0].photo")
+        .isEqualTo(true);
+  }
+
+  private MvcTestResult photo(String path, byte[] image) {
+    return http.put()
+        .uri(path + "/photo")
+        .contentType(MediaType.APPLICATION_OCTET_STREAM)
+        .content(image)
+        .exchange();
+  }
+
+  @Test
+  void theTeamsRulesGiveTheWalkItsTorqueStepsAndRefuseWhatCannotBe() {
+    String path = "/api/engines/" + engine + "/change-rules";
+    assertThat(put(path, "{\"psi\":900}")).hasStatus(422);
+    assertThat(
+            put(
+                path,
+                """
+                {"torques":[{"of":"shaft bolts","perCylinder":true,"stepsLbfFt":[15,25],
+                 "order":"middle first","lubricant":"oil","source":""}]}"""))
+        .bodyJson()
+        .extractingPath("$.errors[0].message")
+        .asString()
+        .contains("whose figure is it");
+    assertThat(
+            put(
+                path,
+                """
+                {"proving":"BOUNCE","gaugeLowIn":1.7,"gaugeHighIn":2.2,
+                 "torques":[{"of":"shaft bolts","perCylinder":true,"stepsLbfFt":[15,25],
+                 "order":"middle first","lubricant":"oil","source":"the builder"}]}"""))
+        .hasStatusOk();
+    List<String> titles = JsonPath.read(begin(), "$.state.steps[*].step.title");
+    assertThat(titles)
+        .contains("Cylinder 3, shaft bolts: 25 lbf·ft, step 2 of 2")
+        .anySatisfy(t -> assertThat(t).contains("Bounce it with the tool"));
+  }
+
+  @Test
+  void practiceFollowsMovesAndKeepsNothing() {
+    String moves =
+        """
+        {"moves":[{"act":{"act":"ACCEPT","step":"ACCEPT","hand":"you","basedOn":0}},
+                  {"act":{"act":"COMPRESS","valve":"3E","hand":"you","basedOn":0}}]}""";
+    String view = text(post("/api/calc/practice", moves));
+    assertThat((String) JsonPath.read(view, "$.refused")).contains("air first, or it drops");
+    assertThat((Integer) JsonPath.read(view, "$.wrong")).isEqualTo(1);
+    assertThat((String) JsonPath.read(view, "$.state.next.id")).isEqualTo("out:TOOLS");
+  }
+}
