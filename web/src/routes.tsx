@@ -1,4 +1,8 @@
 import { createRootRoute, createRoute, createRouter } from "@tanstack/react-router";
+import { ChangePage } from "./features/change/ChangePage";
+import { ChangeRulesPage } from "./features/change/ChangeRulesPage";
+import { PracticePage } from "./features/change/PracticePage";
+import { WalkPage } from "./features/change/WalkPage";
 import { CrankPage } from "./features/crank/CrankPage";
 import { EnginePage } from "./features/engine/EnginePage";
 import { NewEnginePage, SetupPage } from "./features/engine/SetupPage";
@@ -42,7 +46,11 @@ const routeTree = rootRoute.addChildren([
   at("/engines/$id/spring-compare", ComparePage),
   at("/engines/$id/spring-box", BoxPage),
   at("/engines/$id/order-sheet", OrderSheetPage),
+  at("/engines/$id/change", ChangePage),
+  at("/engines/$id/change-rules", ChangeRulesPage),
   at("/engines/$id/files", FilesPage),
+  at("/jobs/$id", WalkPage),
+  at("/practice", PracticePage),
   at("/tests/$id", TestPage),
   at("/rounds/$id", RoundPage),
   at("/rounds/$id/bar", BarPage),

@@ -174,3 +174,62 @@ export const sheetOfSpring = (sheet: Schemas["SpringSheet"]) =>
     staleTime: Number.POSITIVE_INFINITY,
     placeholderData: (before: Schemas["SpringSheetReading"] | undefined) => before,
   });
+
+export const jobPlan = (engineId: string, ask: Schemas["JobAsk"]) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "job-plan", ask],
+    queryFn: () =>
+      answered(api.POST("/api/engines/{id}/job-plan", { params: { path: { id: engineId } }, body: ask })),
+    retry: false,
+    placeholderData: (before: Schemas["JobPlanView"] | undefined) => before,
+  });
+
+export const changeRules = (engineId: string) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "change-rules"],
+    queryFn: () =>
+      answered(api.GET("/api/engines/{id}/change-rules", { params: { path: { id: engineId } } })),
+  });
+
+export const jobs = (engineId: string) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "jobs"],
+    queryFn: () => answered(api.GET("/api/engines/{id}/jobs", { params: { path: { id: engineId } } })),
+  });
+
+/** Two devices at one job see each other's steps. */
+export const job = (id: string) =>
+  queryOptions({
+    queryKey: ["jobs", id],
+    queryFn: () => answered(api.GET("/api/jobs/{id}", { params: { path: { id } } })),
+    refetchInterval: (q) => (q.state.data?.endedAt ? false : 2000),
+  });
+
+/** Every valve of the team that nothing but its hold keeps up, asked for on every screen. */
+export const danger = () =>
+  queryOptions({
+    queryKey: ["danger"],
+    queryFn: () => answered(api.GET("/api/danger")),
+    refetchInterval: 2000,
+  });
+
+export const openItems = (engineId: string) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "open-items"],
+    queryFn: () => answered(api.GET("/api/engines/{id}/open-items", { params: { path: { id: engineId } } })),
+  });
+
+export const practice = (moves: Schemas["PracticeMove"][]) =>
+  queryOptions({
+    queryKey: ["practice", moves],
+    queryFn: () => answered(api.POST("/api/calc/practice", { body: { moves } })),
+    placeholderData: (before: Schemas["PracticeView"] | undefined) => before,
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+
+export const changeSchools = () =>
+  queryOptions({
+    queryKey: ["change-schools"],
+    queryFn: () => answered(api.GET("/api/change-schools")),
+    staleTime: Number.POSITIVE_INFINITY,
+  });

@@ -1060,6 +1060,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/change-schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["changeSchools"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/about": {
         parameters: {
             query?: never;
@@ -2425,6 +2441,89 @@ export interface components {
             weight: "KNOW" | "ASK" | "STOP";
             words: string;
         };
+        AirView: {
+            /** Format: double */
+            psi: number;
+            /** Format: double */
+            offDeg: number;
+            /** Format: double */
+            torqueLbfFt: number;
+            /** Format: double */
+            fallIn: number;
+            /** Format: double */
+            pistonForceLbf: number;
+            /** Format: double */
+            holdsWithinDeg: number;
+            lockWanted: boolean;
+            curve: components["schemas"]["OffTdc"][];
+        };
+        JobPlanView: {
+            /** @enum {string} */
+            hold: "AIR" | "PISTON" | "ROPE" | "BLOCK";
+            holdSays: string;
+            valves: components["schemas"]["PlannedValve"][];
+            sharedTdc: number[][];
+            air?: components["schemas"]["AirView"];
+            routes: {
+                [key: string]: components["schemas"]["Route"];
+            };
+            /** @enum {string} */
+            order: "CYLINDER_BY_CYLINDER" | "ALL_SPRINGS_FIRST";
+            layOut: components["schemas"]["LayOut"][];
+            comesOff: string[];
+            cautions: string[];
+            /** Format: double */
+            minutes?: number;
+            /** Format: int32 */
+            steps: number;
+        };
+        LayOut: {
+            /** @enum {string} */
+            item: "LOCKS" | "RETAINERS" | "SPRINGS" | "SHIMS" | "SEALS" | "TOOLS" | "RAGS";
+            /** Format: int32 */
+            count: number;
+        };
+        Leg: {
+            /** Format: double */
+            crankDeg: number;
+            /** Format: double */
+            barDeg: number;
+            springs: number[];
+            lash: string[];
+        };
+        OffTdc: {
+            /** Format: double */
+            offDeg: number;
+            /** Format: double */
+            torqueLbfFt: number;
+            /** Format: double */
+            fallIn: number;
+        };
+        Offer: {
+            /** Format: uuid */
+            spring: string;
+            mark: string;
+            setName?: string;
+            words: string;
+        };
+        PlannedValve: {
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            oldSpring?: string;
+            newSpring: string;
+            /** Format: uuid */
+            newSpringId?: string;
+            /** Format: double */
+            targetIn: number;
+            offers: components["schemas"]["Offer"][];
+        };
+        Route: {
+            /** @enum {string} */
+            school: "CYLINDER_BY_CYLINDER" | "ALL_SPRINGS_FIRST";
+            legs: components["schemas"]["Leg"][];
+            /** Format: double */
+            barDeg: number;
+        };
         Duty: {
             /** Format: double */
             openLbf: number;
@@ -3161,6 +3260,12 @@ export interface components {
             since?: string;
             lost: boolean;
             harder: boolean;
+        };
+        SchoolSays: {
+            question: string;
+            value: string;
+            title: string;
+            says: string;
         };
         About: {
             demo: boolean;
@@ -4302,7 +4407,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PlanView"];
+                    "*/*": components["schemas"]["JobPlanView"];
                 };
             };
         };
@@ -5048,6 +5153,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Danger"][];
+                };
+            };
+        };
+    };
+    changeSchools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SchoolSays"][];
                 };
             };
         };

@@ -5,7 +5,16 @@ export type LashVerdict = NonNullable<Schemas["ValveView"]["leftVerdict"]>;
 export type SpringVerdict = Schemas["SpringSaid"]["verdict"];
 
 /** What a valve's mark can say. Shape first, colour second. */
-export type Mark = LashVerdict | SpringVerdict | "OPEN" | "ASIDE" | "LOOK" | "AGAIN";
+export type Mark =
+  | LashVerdict
+  | SpringVerdict
+  | "OPEN"
+  | "ASIDE"
+  | "LOOK"
+  | "AGAIN"
+  | "LOOSE"
+  | "HELD"
+  | "HOME";
 
 interface Style {
   word: string;
@@ -23,6 +32,9 @@ export const MARKS: Record<Mark, Style> = {
   AGAIN: { word: "read again", color: "var(--accent)" },
   OPEN: { word: "to do", color: "var(--muted)" },
   ASIDE: { word: "put off", color: "var(--muted)" },
+  LOOSE: { word: "unhooked", color: "var(--tight)" },
+  HELD: { word: "compressed or held", color: "var(--wide)" },
+  HOME: { word: "locks proved", color: "var(--ok)" },
   LOOK: { word: "look here first", color: "var(--accent)" },
 };
 
@@ -43,6 +55,12 @@ const SHAPES: Record<Mark, (c: string) => React.ReactNode> = {
   ),
   OPEN: (c) => <circle r={5} fill="none" stroke={c} strokeWidth={1.5} strokeDasharray="2.5 2.5" />,
   ASIDE: (c) => <path d="M-6 -2 H6 M-6 3 H6" stroke={c} strokeWidth={2.5} />,
+  /* The two halves of a lock: fallen away, under the tool, wedged with their gap. */
+  LOOSE: (c) => (
+    <path d="M-8 -6 L-4 5 M8 -6 L4 5 M0 -2 V8 M-3 5 L0 8 L3 5" stroke={c} strokeWidth={2.6} fill="none" />
+  ),
+  HELD: (c) => <path d="M-6 -7 H6 M0 -7 V-1 M-6 3 H6 M-6 7 H6" stroke={c} strokeWidth={2.6} />,
+  HOME: (c) => <path d="M-7 -6 H-2 L-3 6 Z M7 -6 H2 L3 6 Z" fill={c} />,
   LOOK: (c) => <path d="M0 -8 L8 0 L0 8 L-8 0 Z" fill={c} />,
 };
 

@@ -3,6 +3,7 @@ import { Link, Outlet } from "@tanstack/react-router";
 import { Keyboard, Moon, Ruler, Sun } from "lucide-react";
 import { useState } from "react";
 import { about } from "../api/queries";
+import { DangerBanner } from "../features/change/DangerBanner";
 import { Sheet } from "../ui/Sheet";
 import { unitName } from "../units/lash";
 import { KEYS } from "./keys";
@@ -49,6 +50,7 @@ export function Shell() {
           )}
         </button>
       </header>
+      <DangerBanner />
       <main className="flex min-h-0 flex-1 flex-col">
         <Outlet />
       </main>

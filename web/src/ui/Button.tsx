@@ -1,4 +1,4 @@
-import type { ButtonHTMLAttributes } from "react";
+import type { ComponentProps } from "react";
 
 type Look = "now" | "plain" | "quiet";
 
@@ -8,7 +8,7 @@ const LOOKS: Record<Look, string> = {
   quiet: "bg-transparent text-ink border border-transparent font-semibold hover:border-hair",
 };
 
-interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
+interface ButtonProps extends ComponentProps<"button"> {
   /** `now` is the one thing to do next on a screen. */
   look?: Look;
 }

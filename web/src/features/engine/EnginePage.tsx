@@ -10,6 +10,7 @@ import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { useSettings } from "../../shell/settings";
 import { Choice } from "../../ui/Choice";
 import { unitName } from "../../units/lash";
+import { OpenItemsPart } from "../change/OpenItemsPart";
 import { SpringsLine } from "../fatigue/SpringsLine";
 import { NextStep } from "../home/HomePage";
 import { readiness } from "../home/readiness";
@@ -78,6 +79,7 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
             <RoundList rounds={r.data} />
             <EventList engineId={engine.id} events={e.data} />
           </div>
+          <OpenItemsPart engineId={engine.id} />
           <RunsPart engineId={engine.id} events={e.data} />
           <ChangePart engine={engine} rounds={r.data} events={e.data} changes={l.data.changes} />
         </div>

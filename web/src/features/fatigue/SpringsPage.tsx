@@ -179,10 +179,21 @@ function Headline({ engineId, known, onValve }: PartProps & { engineId: string }
               Go on with the test
             </Link>
           ) : (
-            <Link to="/engines/$id/test" params={{ id: engineId }} className={buttonClass("now")}>
+            <Link
+              to="/engines/$id/test"
+              params={{ id: engineId }}
+              className={buttonClass(change.length > 0 ? "plain" : "now")}
+            >
               Test springs
             </Link>
           )}
+          <Link
+            to="/engines/$id/change"
+            params={{ id: engineId }}
+            className={buttonClass(change.length > 0 && !known.openTest ? "now" : "plain")}
+          >
+            Change springs
+          </Link>
           <Link to="/engines/$id/spring-setup" params={{ id: engineId }} className={buttonClass()}>
             Parts and limits
           </Link>

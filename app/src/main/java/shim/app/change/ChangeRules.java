@@ -17,7 +17,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** What a team has settled for its spring changes: schools, air, gauge, torque sheet. */
 @Service
 @Transactional(readOnly = true)
-class ChangeRules {
+public class ChangeRules {
   private final ChangeRulesRows rows;
   private final Engines engines;
   private final JsonMapper json;
@@ -37,7 +37,7 @@ class ChangeRules {
    * @param warnAfterMinutes after which an unhooked valve is warned of harder
    * @param torques the team's sheet
    */
-  record ChangeRulesSheet(
+  public record ChangeRulesSheet(
       @Nullable Double psi,
       @Nullable Double turnsAtLbfFt,
       Schools.@Nullable Freeing freeing,
@@ -88,7 +88,7 @@ class ChangeRules {
   }
 
   @Transactional
-  ChangeRulesSheet put(UUID engineId, ChangeRulesSheet sheet, @Nullable String who) {
+  public ChangeRulesSheet put(UUID engineId, ChangeRulesSheet sheet, @Nullable String who) {
     engines.get(engineId);
     between("psi", sheet.psi(), 20, 200, "air of 20 to 200 psi");
     between("turnsAtLbfFt", sheet.turnsAtLbfFt(), 1, 200, "1 to 200 lbf·ft");

@@ -3,6 +3,7 @@ package shim.app.change;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -18,6 +19,8 @@ import org.springframework.web.bind.annotation.RestController;
 import shim.app.change.JobViews.Danger;
 import shim.app.change.JobViews.JobLine;
 import shim.app.change.JobViews.JobView;
+import shim.core.change.Route;
+import shim.core.change.Schools;
 
 /** Spring changes. Every act answers with the whole job as it then stands. */
 @RestController
@@ -55,7 +58,7 @@ class JobController {
       @NotBlank(message = "write your initials") String hand) {}
 
   @PostMapping("/api/engines/{id}/job-plan")
-  JobPlanner.PlanView jobPlan(@PathVariable UUID id, @RequestBody @Valid JobPlanner.JobAsk ask) {
+  JobPlanner.JobPlanView jobPlan(@PathVariable UUID id, @RequestBody @Valid JobPlanner.JobAsk ask) {
     return planner.preview(id, ask);
   }
 
@@ -70,6 +73,32 @@ class JobController {
       @RequestBody ChangeRules.ChangeRulesSheet sheet,
       @RequestParam(required = false) @Nullable String who) {
     return rules.put(id, sheet, who);
+  }
+
+  /** A school of one question, with what it says for itself. */
+  record SchoolSays(String question, String value, String title, String says) {}
+
+  /** Where people differ, each side with its reason. */
+  @GetMapping("/api/change-schools")
+  List<SchoolSays> changeSchools() {
+    List<SchoolSays> all = new ArrayList<>();
+    for (Schools.Freeing f : Schools.Freeing.values()) {
+      all.add(new SchoolSays("freeing", f.name(), f.title(), f.says()));
+    }
+    for (Schools.Proving p : Schools.Proving.values()) {
+      all.add(new SchoolSays("proving", p.name(), p.title(), p.says()));
+    }
+    for (Schools.Plugs p : Schools.Plugs.values()) {
+      all.add(new SchoolSays("plugs", p.name(), p.title(), p.says()));
+    }
+    for (Schools.Lubricant l : Schools.Lubricant.values()) {
+      all.add(new SchoolSays("lubricant", l.name(), l.title(), l.says()));
+    }
+    for (Route.School o : Route.School.values()) {
+      all.add(new SchoolSays("order", o.name(), o.title(), o.says()));
+    }
+    all.add(new SchoolSays("renewLocks", "", "Locks", Schools.LOCKS_SAY));
+    return all;
   }
 
   @GetMapping("/api/engines/{id}/jobs")

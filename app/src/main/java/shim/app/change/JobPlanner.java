@@ -116,7 +116,7 @@ class JobPlanner {
       double pistonForceLbf,
       double holdsWithinDeg,
       boolean lockWanted,
-      List<CrankSlide.At> curve) {}
+      List<CrankSlide.OffTdc> curve) {}
 
   /** One thing to lay out. */
   record LayOut(Item item, int count) {}
@@ -128,7 +128,7 @@ class JobPlanner {
    * @param routes one for each school of order
    * @param minutes from the team's own past jobs; missing before the first
    */
-  record PlanView(
+  record JobPlanView(
       Hold hold,
       String holdSays,
       List<PlannedValve> valves,
@@ -145,7 +145,7 @@ class JobPlanner {
   /** A plan with the springs its marks stand for. */
   record Planned(JobAsk ask, JobPlan plan, Map<String, UUID> springs) {}
 
-  PlanView preview(UUID engineId, JobAsk ask) {
+  JobPlanView preview(UUID engineId, JobAsk ask) {
     Engines.Stored stored = engines.get(engineId);
     Planned planned = plan(engineId, ask);
     JobPlan plan = planned.plan();
@@ -154,7 +154,7 @@ class JobPlanner {
       routes.put(school, route(stored.engine(), ask, school));
     }
     Script script = Script.of(plan);
-    return new PlanView(
+    return new JobPlanView(
         plan.hold(),
         plan.hold().says(),
         valves(engineId, planned),

@@ -15,6 +15,7 @@ import java.util.function.DoubleFunction;
 import java.util.function.Function;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
+import shim.app.change.ChangeRules;
 import shim.app.device.Tester;
 import shim.app.engine.Engines;
 import shim.app.fatigue.SpringTests;
@@ -22,6 +23,7 @@ import shim.app.running.Runs;
 import shim.app.spring.SpringRules;
 import shim.app.spring.SpringTypes;
 import shim.app.spring.Springs;
+import shim.core.change.JobPlan;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.fatigue.TesterDay;
@@ -53,6 +55,7 @@ class DemoSprings {
   private final Runs runs;
   private final Engines engines;
   private final Tester tester;
+  private final ChangeRules changes;
 
   DemoSprings(
       SpringTypes types,
@@ -61,7 +64,8 @@ class DemoSprings {
       SpringTests tests,
       Runs runs,
       Engines engines,
-      Tester tester) {
+      Tester tester,
+      ChangeRules changes) {
     this.types = types;
     this.springs = springs;
     this.rules = rules;
@@ -69,6 +73,7 @@ class DemoSprings {
     this.runs = runs;
     this.engines = engines;
     this.tester = tester;
+    this.changes = changes;
   }
 
   private static SpringSheet sheet(
@@ -149,6 +154,7 @@ class DemoSprings {
     types.put(id.apply("single"), single, "MO");
     types.put(id.apply("stiff"), stiff(), "KV");
     rules.put(v8, rulesOf(), "KV");
+    changes.put(v8, changesOf(), "KV");
     SpringType type = types.get(id.apply("dual")).type();
     List<Position> positions = engines.get(v8).engine().layout().positions();
     Map<Position, Double> heights = heights(positions);
@@ -200,6 +206,30 @@ class DemoSprings {
             new WeakestLink.Limit(WeakestLink.Part.LOCK, 700.0, null, null),
             new WeakestLink.Limit(WeakestLink.Part.STUD, 560.0, null, null),
             new WeakestLink.Limit(WeakestLink.Part.PUSHROD, 680.0, null, null)));
+  }
+
+  private static ChangeRules.ChangeRulesSheet changesOf() {
+    return new ChangeRules.ChangeRulesSheet(
+        80.0,
+        18.0,
+        null,
+        null,
+        null,
+        null,
+        false,
+        null,
+        1.600,
+        2.200,
+        20.0,
+        List.of(
+            new JobPlan.Torque(
+                "shaft bolts",
+                true,
+                List.of(12.0, 22.0),
+                "middle outwards",
+                "engine oil",
+                "the builder's sheet"),
+            new JobPlan.Torque("plugs", false, List.of(12.0), "any", "dry", "the head maker")));
   }
 
   /** Heights as they were measured: one valve a little tall. */

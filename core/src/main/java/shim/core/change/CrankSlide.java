@@ -22,7 +22,7 @@ public record CrankSlide(double boreIn, double strokeIn, double rodIn) {
   }
 
   /** One angle of the curve for one pressure. */
-  public record At(double offDeg, double torqueLbfFt, double fallIn) {}
+  public record OffTdc(double offDeg, double torqueLbfFt, double fallIn) {}
 
   /** How far the piston stands below TDC, inch; a valve may fall this and the chamber's depth. */
   public double belowTdcIn(double offDeg) {
@@ -57,9 +57,9 @@ public record CrankSlide(double boreIn, double strokeIn, double rodIn) {
   }
 
   /** Torque and fall from TDC on, for drawing. */
-  public List<At> curve(double psi, int toDeg) {
+  public List<OffTdc> curve(double psi, int toDeg) {
     return IntStream.rangeClosed(0, toDeg)
-        .mapToObj(d -> new At(d, torqueLbfFt(psi, d), belowTdcIn(d)))
+        .mapToObj(d -> new OffTdc(d, torqueLbfFt(psi, d), belowTdcIn(d)))
         .toList();
   }
 

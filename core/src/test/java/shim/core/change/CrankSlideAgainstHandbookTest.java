@@ -54,7 +54,7 @@ class CrankSlideAgainstHandbookTest {
     assertThat(V8.holdsWithinDeg(80, 1000)).isEqualTo(90);
     assertThat(V8.curve(80, 40))
         .hasSize(41)
-        .isSortedAccordingTo(java.util.Comparator.comparingDouble(CrankSlide.At::torqueLbfFt));
+        .isSortedAccordingTo(java.util.Comparator.comparingDouble(CrankSlide.OffTdc::torqueLbfFt));
   }
 
   @ParameterizedTest

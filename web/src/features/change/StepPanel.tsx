@@ -1,0 +1,130 @@
+import { useEffect, useRef, useState } from "react";
+import { useSettings } from "../../shell/settings";
+import { Button } from "../../ui/Button";
+import { Check } from "../../ui/Field";
+import { Notice } from "../../ui/Notice";
+import { asksOf, boxLabel, entered, type JobStep, proposal } from "./steps";
+
+interface StepPanelProps {
+  step: JobStep;
+  then?: JobStep;
+  number: number;
+  of: number;
+  refused?: string;
+  trouble?: string;
+  busy: boolean;
+  hydraulic: boolean;
+  onDo: (figure: number | undefined, word: string | undefined) => void;
+}
+
+/** One step, large: what to do, what can hurt, what to look for, and one key to say it is done. */
+export function StepPanel(props: StepPanelProps) {
+  const { step, then, number, of, refused, trouble, busy, hydraulic, onDo } = props;
+  const { unit } = useSettings();
+  const [text, setText] = useState(() => proposal(step));
+  const [unclear, setUnclear] = useState<string>();
+  const [read, setRead] = useState(false);
+  const first = useRef<HTMLInputElement>(null);
+  const button = useRef<HTMLButtonElement>(null);
+  const asks = asksOf(step);
+  const box = asks === "COUNT" || asks === "HEIGHT" || asks === "LASH" || asks === "MARK";
+  useEffect(() => {
+    if (first.current) first.current.select();
+    else button.current?.focus();
+  }, []);
+  const submit = (said = text) => {
+    const e = entered(step, said, unit, hydraulic);
+    if ("trouble" in e) setUnclear(e.trouble);
+    else {
+      setUnclear(undefined);
+      onDo(e.figure, e.word);
+    }
+  };
+  const wrong = unclear ?? trouble ?? refused;
+  return (
+    <form
+      className="scribed grid content-start gap-4 rounded p-5"
+      aria-label="Step"
+      onSubmit={(e) => {
+        e.preventDefault();
+        submit();
+      }}
+    >
+      <p className="text-muted">
+        Step <span className="num text-xl text-ink">{number}</span> of{" "}
+        <span className="num text-xl">{of}</span>
+      </p>
+      <h2 className="text-4xl leading-tight font-extrabold" data-step={step.id}>
+        {step.title}
+      </h2>
+      {step.caution && <Notice tone="care">{step.caution}</Notice>}
+      {step.look.length > 0 && (
+        <ul className={asks === "ACCEPT" ? "grid list-disc gap-2 pl-6 text-xl" : "list-disc pl-6 text-lg"}>
+          {step.look.map((l) => (
+            <li key={l}>{l}</li>
+          ))}
+        </ul>
+      )}
+      {asks === "ACCEPT" && (
+        <Check
+          label="I have read them, and so has whoever helps"
+          checked={read}
+          autoFocus
+          onChange={(e) => setRead(e.target.checked)}
+        />
+      )}
+      {box && (
+        <label className="grid gap-1 text-lg font-semibold text-accent">
+          {boxLabel(step, unit, hydraulic)}
+          <input
+            ref={first}
+            value={text}
+            inputMode={asks === "MARK" ? "text" : "decimal"}
+            autoComplete="off"
+            aria-invalid={Boolean(unclear)}
+            onChange={(e) => setText(e.target.value)}
+            className="num min-h-24 w-full rounded border-2 border-accent bg-raised px-4 text-7xl text-ink aria-invalid:border-tight"
+          />
+        </label>
+      )}
+      {wrong && <Notice tone="stop">{wrong}</Notice>}
+      <div className="flex flex-wrap gap-2">
+        <Button
+          ref={button}
+          look="now"
+          type="submit"
+          className="min-h-16 min-w-60 text-2xl"
+          disabled={busy || (asks === "ACCEPT" && !read)}
+        >
+          {asks === "GAP"
+            ? "In, and a gap shows ⏎"
+            : asks === "OUT"
+              ? `Out, to ${step.word ?? "scrap"} ⏎`
+              : step.act === "SIGN"
+                ? "Sign it off ⏎"
+                : "Done ⏎"}
+        </Button>
+        {asks === "GAP" && (
+          <Button className="min-h-16" onClick={() => submit("no gap")}>
+            No gap
+          </Button>
+        )}
+        {asks === "OUT" && (
+          <>
+            <Button className="min-h-16" onClick={() => submit("spare")}>
+              To the spares
+            </Button>
+            <Button className="min-h-16" onClick={() => submit("scrap: broken")}>
+              Scrap: broken
+            </Button>
+          </>
+        )}
+      </div>
+      {then && (
+        <p className="border-t border-hair pt-3 text-muted">
+          Then: <span className="text-ink">{then.title}</span>
+        </p>
+      )}
+    </form>
+  );
+}

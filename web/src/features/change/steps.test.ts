@@ -1,0 +1,70 @@
+import { describe, expect, it } from "vitest";
+import { asksOf, entered, type JobState, type JobStep, jobFaces, proposal, sinceText } from "./steps";
+
+const step = (act: JobStep["act"], more: Partial<JobStep> = {}): JobStep => ({
+  id: act,
+  act,
+  title: act,
+  look: [],
+  ...more,
+});
+
+describe("what a step wants entered", () => {
+  it("is nothing for most, and then its own figure goes with it", () => {
+    expect(asksOf(step("COMPRESS"))).toBe("NOTHING");
+    expect(entered(step("BAR", { figure: 270 }), "", "thou", false)).toEqual({
+      figure: 270,
+      word: undefined,
+    });
+  });
+  it("is a whole number for counts, proposed when laid out, never at the end", () => {
+    const tools = step("LAY_OUT", { figure: 6, word: "TOOLS" });
+    expect(proposal(tools)).toBe("6");
+    expect(entered(tools, "6", "thou", false)).toEqual({ figure: 6, word: "TOOLS" });
+    expect(proposal(step("COUNTED", { figure: 6, word: "TOOLS" }))).toBe("");
+    expect(entered(tools, "", "thou", false)).toHaveProperty("trouble");
+    expect(entered(tools, "2.5", "thou", false)).toHaveProperty("trouble");
+  });
+  it("reads heights and lash in the person's unit", () => {
+    expect(entered(step("HEIGHT"), "49.53", "mm", false)).toMatchObject({ figure: 1.95 });
+    expect(entered(step("HEIGHT"), "tall", "mm", false)).toEqual({ trouble: '"tall" is no height: 1.950' });
+    expect(entered(step("LASH"), "18", "thou", false)).toMatchObject({ figure: 0.018, word: "18" });
+    expect(entered(step("LASH"), "1/2", "thou", true)).toMatchObject({ figure: 0.5 });
+    expect(entered(step("LASH"), "", "thou", false)).toHaveProperty("trouble");
+  });
+  it("takes the planned spring, its old one's fate and the gap without typing", () => {
+    expect(proposal(step("SPRING_IN", { word: "B-1" }))).toBe("B-1");
+    expect(entered(step("SPRING_OUT", { word: "scrap" }), "", "thou", false)).toEqual({ word: "scrap" });
+    expect(entered(step("HOOK", { word: "gap" }), "", "thou", false)).toEqual({ word: "gap" });
+    expect(entered(step("HOOK"), "no", "thou", false)).toEqual({ word: "no" });
+  });
+});
+
+describe("a job on the plan", () => {
+  it("tells each valve's place by a shape of its own", () => {
+    const valve = (position: string, stage: string, loose = false, words = "") => ({
+      position,
+      stage,
+      loose,
+      words,
+    });
+    const faces = jobFaces({
+      valves: [
+        valve("1I", "ON_SPRING"),
+        valve("3I", "ON_SPRING", false, "on its spring, held"),
+        valve("3E", "UNHOOKED", true),
+        valve("6E", "PROVED"),
+        valve("6I", "DROPPED"),
+      ],
+      next: step("SPRING_OUT", { valve: "3E" }),
+    } as unknown as JobState);
+    expect(Object.values(faces).map((f) => f.mark)).toEqual(["OPEN", "HELD", "LOOSE", "HOME", "CHANGE"]);
+    expect(faces["3E"].lit).toBe(true);
+  });
+  it("says for how long", () => {
+    expect(sinceText("2026-06-01T12:00:00Z", Date.parse("2026-06-01T12:17:30Z"))).toBe("for 17 min");
+    expect(sinceText("2026-06-01T12:00:00Z", Date.parse("2026-06-01T16:00:00Z"))).toBe("for 4 h");
+    expect(sinceText("2026-06-01T12:00:00Z", Date.parse("2026-06-01T12:00:20Z"))).toBe("since now");
+    expect(sinceText(undefined, 0)).toBe("");
+  });
+});

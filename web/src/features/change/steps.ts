@@ -1,0 +1,109 @@
+import type { Schemas } from "../../api/client";
+import type { ValveFace } from "../../plan/ValvePlan";
+import { type LashUnit, readGap, readTurns } from "../../units/lash";
+import { heightText, readHeight } from "../../units/load";
+
+export type JobStep = Schemas["Step"];
+export type JobState = Schemas["JobState"];
+
+/** What a step wants entered before it is done. */
+export type Asks = "NOTHING" | "ACCEPT" | "COUNT" | "HEIGHT" | "LASH" | "MARK" | "OUT" | "GAP";
+
+const ASKS: Partial<Record<JobStep["act"], Asks>> = {
+  ACCEPT: "ACCEPT",
+  LAY_OUT: "COUNT",
+  STACK: "COUNT",
+  COUNTED: "COUNT",
+  HEIGHT: "HEIGHT",
+  LASH: "LASH",
+  SPRING_IN: "MARK",
+  SPRING_OUT: "OUT",
+  HOOK: "GAP",
+};
+
+export const asksOf = (step: JobStep): Asks => ASKS[step.act] ?? "NOTHING";
+
+/** What stands in the box at first. A count at the end proposes nothing: whoever counts must look. */
+export function proposal(step: JobStep): string {
+  switch (asksOf(step)) {
+    case "COUNT":
+      return step.act === "COUNTED" || step.figure === undefined ? "" : String(step.figure);
+    case "MARK":
+      return step.word ?? "";
+    default:
+      return "";
+  }
+}
+
+export type Entered = { figure?: number; word?: string } | { trouble: string };
+
+/** What was entered, as the step wants it, or what is wrong with it in words. */
+export function entered(step: JobStep, text: string, unit: LashUnit, hydraulic: boolean): Entered {
+  const t = text.trim();
+  switch (asksOf(step)) {
+    case "COUNT": {
+      const n = Number(t);
+      return t !== "" && Number.isInteger(n) && n >= 0
+        ? { figure: n, word: step.act === "STACK" ? undefined : step.word }
+        : { trouble: "how many? A whole number" };
+    }
+    case "HEIGHT": {
+      const h = readHeight(t, unit);
+      return h === undefined ? { trouble: `"${t}" is no height: 1.950` } : { figure: h, word: t };
+    }
+    case "LASH": {
+      const typed = hydraulic ? readTurns(t) : readGap(t, unit);
+      if (typed.kind === "figure") return { figure: typed.inch, word: t };
+      if (typed.kind === "turns") return { figure: typed.turns, word: t };
+      return { trouble: hydraulic ? "turns down from zero lash, such as 1/2" : "what it reads, such as 18" };
+    }
+    case "MARK":
+      return t === "" ? { trouble: "which spring goes in?" } : { word: t };
+    case "OUT":
+      return { word: t === "" ? step.word : t };
+    case "GAP":
+      return { word: t === "" ? "gap" : t };
+    default:
+      return { figure: step.figure, word: step.word };
+  }
+}
+
+/** The label over the box. */
+export function boxLabel(step: JobStep, unit: LashUnit, hydraulic: boolean): string {
+  switch (asksOf(step)) {
+    case "COUNT":
+      return "How many";
+    case "HEIGHT":
+      return `Installed height, ${unit === "mm" ? "mm" : "in"}, wanted ${heightText(step.figure, unit)}`;
+    case "LASH":
+      return hydraulic ? "Turns down from zero lash" : `As left, in ${unit === "mm" ? "mm" : "thou"}`;
+    case "MARK":
+      return "Mark of the spring that goes in";
+    default:
+      return "";
+  }
+}
+
+/** The valves of a job on the plan: by shape where each stands. */
+export function jobFaces(state: JobState): Record<string, ValveFace> {
+  const mark = (v: Schemas["JobValve"]): ValveFace["mark"] => {
+    if (v.stage === "DROPPED") return "CHANGE";
+    if (v.loose) return "LOOSE";
+    if (v.stage === "PROVED") return "HOME";
+    return v.stage === "ON_SPRING" && !v.words.includes("held") ? "OPEN" : "HELD";
+  };
+  return Object.fromEntries(
+    state.valves.map((v) => [v.position, { text: "", mark: mark(v), lit: v.position === state.next?.valve }]),
+  );
+}
+
+/** "12 min" since a moment, for a banner that counts. */
+export function sinceText(since: string | undefined, now: number): string {
+  if (!since) return "";
+  const minutes = Math.max(0, Math.floor((now - new Date(since).getTime()) / 60000));
+  return minutes < 1
+    ? "since now"
+    : minutes < 120
+      ? `for ${minutes} min`
+      : `for ${Math.floor(minutes / 60)} h`;
+}
