@@ -1838,6 +1838,7 @@ export interface components {
             cylinder?: number;
             /** @description a valve, such as 3E or 3I1 */
             valve?: string;
+            word?: string;
             words: string;
             asks: string;
         };

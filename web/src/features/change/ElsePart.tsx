@@ -7,6 +7,9 @@ import type { Act } from "./useJob";
 
 type Other = Schemas["Otherwise"];
 
+/** What cannot wait: the hold goes, or something is missing. */
+const URGENT: ReadonlySet<Other["act"]> = new Set(["AIR_LOST", "REHELD", "DROPPED", "COUNTED"]);
+
 interface ElsePartProps {
   others: Other[];
   onDo: (act: Act) => void;
@@ -15,7 +18,7 @@ interface ElsePartProps {
 /** What must be at hand at once stands first and open; the rest is one press away. */
 export function ElsePart({ others, onDo }: ElsePartProps) {
   const [open, setOpen] = useState<Other>();
-  const urgent = others.filter((o) => o.act === "AIR_LOST" || o.act === "REHELD" || o.act === "DROPPED");
+  const urgent = others.filter((o) => URGENT.has(o.act));
   const rest = others.filter((o) => !urgent.includes(o));
   const press = (o: Other) => {
     if (o.asks === "") onDo({ act: o.act, cylinder: o.cylinder, valve: o.valve });
@@ -82,7 +85,7 @@ function Asked({ of, onDo, onClose }: AskedProps) {
           cylinder: of.cylinder,
           valve: of.valve,
           figure: number ? value : undefined,
-          word: number ? undefined : text.trim(),
+          word: number ? of.word : text.trim(),
         });
       }}
     >

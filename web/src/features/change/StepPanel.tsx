@@ -28,10 +28,6 @@ export function StepPanel(props: StepPanelProps) {
   const button = useRef<HTMLButtonElement>(null);
   const asks = asksOf(step);
   const box = asks === "COUNT" || asks === "HEIGHT" || asks === "LASH" || asks === "MARK";
-  useEffect(() => {
-    if (first.current) first.current.select();
-    else button.current?.focus();
-  }, []);
   const submit = (said = text) => {
     const e = entered(step, said, unit, hydraulic);
     if ("trouble" in e) setUnclear(e.trouble);
@@ -41,6 +37,11 @@ export function StepPanel(props: StepPanelProps) {
     }
   };
   const wrong = unclear ?? trouble ?? refused;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: after a refusal the keys go to the step again
+  useEffect(() => {
+    if (first.current) first.current.select();
+    else button.current?.focus();
+  }, [wrong]);
   return (
     <form
       className="scribed grid content-start gap-4 rounded p-5"

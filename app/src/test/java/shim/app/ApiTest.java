@@ -22,7 +22,8 @@ abstract class ApiTest {
 
   @DynamicPropertySource
   static void emptyFolder(DynamicPropertyRegistry registry) {
-    registry.add("shim.data", () -> temp().toString());
+    Path folder = temp();
+    registry.add("shim.data", folder::toString);
   }
 
   private static Path temp() {

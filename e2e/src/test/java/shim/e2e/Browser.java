@@ -106,7 +106,7 @@ final class Browser implements AutoCloseable {
   /** Waits until something holds; a page that redraws meanwhile is asked again. */
   void await(Condition condition) {
     try {
-      new WebDriverWait(driver, PATIENCE)
+      new WebDriverWait(driver, PATIENCE, Duration.ofMillis(80))
           .ignoring(StaleElementReferenceException.class)
           .until(d -> condition.holds());
     } catch (TimeoutException e) {

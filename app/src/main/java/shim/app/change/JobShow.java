@@ -130,7 +130,20 @@ final class JobShow {
               add(all, job, Act.COMPRESS, null, p, p + ": compress it once more", "");
               add(all, job, Act.CLOSE, null, p, p + ": let it up again", "");
             });
-    Stream.of(Act.LOCK, Act.UNLOCK).forEach(a -> add(all, job, a, null, null, a.words(), ""));
+    add(all, job, Act.LOCK, null, null, "Lock the crank", "");
+    add(all, job, Act.UNLOCK, null, null, "Unlock the crank", "");
+    Stream.of(Item.values())
+        .filter(i -> job.count(i).counted() != null && job.count(i).difference(i).isPresent())
+        .map(
+            i ->
+                new Otherwise(
+                    Act.COUNTED,
+                    null,
+                    null,
+                    i.name(),
+                    "Count the " + i.many() + " again",
+                    "pieces"))
+        .forEach(all::add);
     add(all, job, Act.BAR, null, null, "The crank was barred elsewhere", "degrees");
     add(all, job, Act.PARK, null, null, "Park the job", "what it waits for");
     add(all, job, Act.RESUME, null, null, "Take the job up again", "");
@@ -156,7 +169,7 @@ final class JobShow {
     Done trial = new Done(act, "", c, p, 1.0, "x", "?", Instant.EPOCH);
     Optional<String> refused = job.refuses(trial);
     if (refused.isEmpty()) {
-      all.add(new Otherwise(act, c, p, words, asks));
+      all.add(new Otherwise(act, c, p, null, words, asks));
     }
   }
 }

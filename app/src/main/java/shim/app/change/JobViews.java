@@ -48,10 +48,16 @@ final class JobViews {
   /**
    * Something else that may be done now, beside the next step.
    *
+   * @param word what goes with the act besides what is entered
    * @param asks what must be entered with it; blank for nothing
    */
   record Otherwise(
-      Act act, @Nullable Integer cylinder, @Nullable Position valve, String words, String asks) {}
+      Act act,
+      @Nullable Integer cylinder,
+      @Nullable Position valve,
+      @Nullable String word,
+      String words,
+      String asks) {}
 
   /** What was seen on the way. */
   record JobFinding(

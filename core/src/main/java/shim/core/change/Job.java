@@ -308,7 +308,7 @@ public record Job(
         }
         case STACK -> {
           int pieces = (int) d.number();
-          count(Item.SHIMS, t -> t.takenOff(v.shims()).putOn(pieces));
+          count(Item.SHIMS, t -> t.takenOff(v.shims()).putOn(pieces).fromStock());
           set(p, v.stack(pieces));
         }
         case HEIGHT -> set(p, v.height(d.number()));

@@ -32,6 +32,11 @@ public record Tally(int laidOut, int off, int on, @Nullable Integer counted) {
     return new Tally(laidOut, off, on + n, null);
   }
 
+  /** Pieces put on that were neither laid out nor taken off came from stock just now. */
+  Tally fromStock() {
+    return expected() < 0 ? new Tally(laidOut - expected(), off, on, counted) : this;
+  }
+
   Tally found(int n) {
     return new Tally(laidOut, off, on, n);
   }

@@ -102,6 +102,14 @@ class JobTest {
   }
 
   @Test
+  void shimsTakenFromStockOnTheWayAreCountedAsLaidOut() {
+    Job job = Plans.walkTo(PLAN, "3E:STACK").after(act(Act.STACK, "3E", 3.0, null));
+    assertThat(job.count(Item.SHIMS)).isEqualTo(new Tally(2, 1, 3, null));
+    Job fewer = job.after(act(Act.STACK, "3E", 1.0, null));
+    assertThat(fewer.count(Item.SHIMS).expected()).as("two lie on the bench now").isEqualTo(2);
+  }
+
+  @Test
   void noSpringIsInTwice() {
     Job job = Plans.walkTo(PLAN, "3E:SPRING_IN");
     assertThat(refused(job, act(Act.SPRING_IN, "3E", null, "A-3I"))).isEqualTo("A-3I is in at 3I");

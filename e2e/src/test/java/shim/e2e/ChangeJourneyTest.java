@@ -1,0 +1,108 @@
+package shim.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
+
+/** Springs of two cylinders changed by keyboard; killed on the way; watched by a second device. */
+class ChangeJourneyTest {
+  private static String engineWithSprings(RunningShim shim) {
+    String engine = Sheets.putV8(shim);
+    String type = UUID.randomUUID().toString();
+    shim.put(
+        "/api/spring-types/" + type,
+        """
+        {"name":"HV dual","loads":[{"heightIn":1.95,"loadLbf":220},{"heightIn":1.3,"loadLbf":505}],
+         "bindIn":1.18,"odIn":1.55}""");
+    shim.put(
+        "/api/engines/" + engine + "/spring-sets/" + UUID.randomUUID(),
+        """
+        {"typeId":"%s","setName":"A","engineHours":0,"hoursBefore":0,"heightIn":1.95,"hand":"KV"}"""
+            .formatted(type));
+    for (String mark : List.of("N-1", "N-2")) {
+      shim.put(
+          "/api/springs/" + UUID.randomUUID(),
+          """
+          {"typeId":"%s","mark":"%s","hoursBefore":0,"scrapped":false}"""
+              .formatted(type, mark));
+    }
+    return engine;
+  }
+
+  @Test
+  void twoCylindersByKeyboardWithAKillAndASecondDevice() {
+    try (RunningShim shim = RunningShim.empty();
+        Browser browser = new Browser(1280, 800);
+        Browser other = new Browser(800, 1280)) {
+      String engine = engineWithSprings(shim);
+      browser.open(shim.url("/engines/" + engine + "/change")).sees("Choose the valves");
+      browser.tabTo("3E").keys(Keys.ENTER).tabTo("6I").keys(Keys.ENTER);
+      browser.sees("2 to do: 3E 6I").sees("Share a TDC: 1+6");
+      browser.fill("Your initials", "KV").tabTo("Begin:").keys(Keys.ENTER);
+      browser.awaitAddress("/jobs/").sees("Read the cautions");
+      Walker walker = new Walker(browser, shim).to("3E:SPRING_OUT");
+      browser.sees("3E is unhooked").sees("held by air");
+
+      other.open(shim.url("/")).sees("3E is unhooked").sees("nobody bars");
+      shim.kill();
+      browser.keys(Keys.ENTER).sees("not kept yet");
+      shim.start();
+      browser.open(browser.address()).sees("3E: retainer, spring, damper out");
+      assertThat(walker.step()).isEqualTo("3E:SPRING_OUT");
+
+      walker.to("3E:HEIGHT");
+      browser.keys("1.972", Keys.ENTER);
+      browser.await(() -> walker.step().equals("3E:SPRING_IN"));
+      browser.sees("out of 1.950 ± 0.005");
+      browser.press("Something else happened").press("3E: another stack of shims");
+      browser.keys("2", Keys.ENTER);
+      browser.await(() -> walker.step().equals("3E:HEIGHT"));
+      walker.to("3E:HOOK");
+      browser.press("No gap").sees("not home");
+      walker.to("3E:CLOSE");
+      other.await(() -> !other.text().contains("3E is unhooked"));
+
+      walker.to("count:TOOLS");
+      browser.keys("5", Keys.ENTER);
+      walker.to("SIGN");
+      browser.sees("1 tool missing: 6 laid out");
+      browser.keys(Keys.ENTER).sees("1 tool missing");
+      browser.press("Count the tools again");
+      browser.keys("6", Keys.ENTER);
+      browser.await(() -> !browser.text().contains("1 tool missing"));
+      walker.doIt();
+      browser.sees("Signed off by KV");
+      browser.press("What stays open").sees("re-check lash after the first heat cycle: 3E 6I");
+      browser.press("Put right").fill("How", "checked hot, 12 and 12");
+      browser.keys(Keys.ENTER).sees("Nothing stands open");
+    }
+  }
+
+  @Test
+  void practiceIsWalkedToItsEndAndLeavesNothing() {
+    try (RunningShim shim = RunningShim.empty();
+        Browser browser = new Browser(1280, 800)) {
+      browser.open(shim.url("/practice")).sees("Nothing here is kept");
+      Walker walker = new Walker(browser, shim).to("3E:SPRING_OUT");
+      browser.keys(Keys.ENTER).sees("the gauge falls through 30 psi");
+      browser.press("1 Bar the piston up").sees("No. Never bar");
+      browser.press("2 Fingers on the stem").sees("Right. A valve weighs little");
+      walker.to("3E:STACK").doItUntilAsked("The gauge reads 1.966");
+      browser.press("2 One shim of 0.015").sees("Right. 1.951");
+      walker.to("3E:COMPRESSagain").doItUntilAsked("no gap shows");
+      browser.press("3 Take them out, clean").sees("Right. A gap");
+      walker.to("3E:CLOSE").doItUntilAsked("one half of the locks jumps out");
+      browser.press("2 Air stays on").sees("Right. It jumped now");
+      walker.to("c3:RELEASE");
+      while (!browser.text().contains("stands a little high")) {
+        walker.doItUntilAsked(null);
+      }
+      browser.press("2 Lift it and feel").sees("Right. Seated");
+      walker.to("SIGN").doItUntilAsked("Through, with 1 mistakes explained");
+      assertThat(shim.get("/api/engines")).isEqualTo("[]");
+    }
+  }
+}
