@@ -1706,6 +1706,8 @@ export interface components {
             order?: "CYLINDER_BY_CYLINDER" | "ALL_SPRINGS_FIRST";
             intakeOff: boolean;
             innerOut: boolean;
+            /** Format: double */
+            breakInHours?: number;
             /** @enum {string} */
             state: "HOT" | "COLD";
             valves: components["schemas"]["AskedValve"][];
@@ -1717,6 +1719,12 @@ export interface components {
             engineHours: number;
             hand: string;
             ask: components["schemas"]["JobAsk"];
+        };
+        AtHeight: {
+            /** Format: double */
+            heightIn: number;
+            fit: components["schemas"]["Fit"];
+            ways: components["schemas"]["WayThere"][];
         };
         Done: {
             /** @enum {string} */
@@ -1732,6 +1740,30 @@ export interface components {
             hand: string;
             /** Format: date-time */
             at: string;
+        };
+        Emergency: {
+            /** Format: int32 */
+            cylinder: number;
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            todo: string[];
+        };
+        Fit: {
+            /** Format: double */
+            heightIn: number;
+            /** Format: double */
+            seatLbf: number;
+            /** Format: double */
+            openLbf: number;
+            /** Format: double */
+            rateLbfPerIn: number;
+            /** Format: double */
+            bindClearanceIn?: number;
+            /** Format: double */
+            sealClearanceIn?: number;
+            /** Format: double */
+            pocketPlayIn?: number;
+            remarks: components["schemas"]["Remark"][];
         };
         JobCount: {
             /** @enum {string} */
@@ -1788,6 +1820,7 @@ export interface components {
             holds: components["schemas"]["JobHold"][];
             counts: components["schemas"]["JobCount"][];
             otherwise: components["schemas"]["Otherwise"][];
+            emergency?: components["schemas"]["Emergency"];
             parked?: components["schemas"]["Parked"];
             /** @enum {string} */
             end: "OPEN" | "SIGNED" | "ABANDONED";
@@ -1828,6 +1861,7 @@ export interface components {
             endedAt?: string;
             signedBy?: string;
             state: components["schemas"]["JobState"];
+            atHeight?: components["schemas"]["AtHeight"];
             done: components["schemas"]["Done"][];
             findings: components["schemas"]["JobFinding"][];
         };
@@ -1849,6 +1883,11 @@ export interface components {
             /** Format: date-time */
             until?: string;
         };
+        Remark: {
+            /** @enum {string} */
+            weight: "KNOW" | "ASK" | "STOP";
+            words: string;
+        };
         Step: {
             id: string;
             /** @enum {string} */
@@ -1867,6 +1906,25 @@ export interface components {
         WalkStep: {
             step: components["schemas"]["Step"];
             done: boolean;
+        };
+        Way: {
+            /** @enum {string} */
+            kind: "AS_IT_IS" | "SHIMS" | "LOCKS" | "LOCKS_AND_SHIMS" | "MACHINE_LOCATOR" | "ONE_MADE_PIECE";
+            shimsIn: number[];
+            /** Format: double */
+            lockIn: number;
+            /** Format: double */
+            machineIn: number;
+            /** Format: double */
+            heightIn: number;
+            /** Format: double */
+            offIn: number;
+            within: boolean;
+            words: string;
+        };
+        WayThere: {
+            way: components["schemas"]["Way"];
+            fit: components["schemas"]["Fit"];
         };
         FindingEntry: {
             /** @description a valve, such as 3E or 3I1 */
@@ -2169,7 +2227,7 @@ export interface components {
         };
         ItemOpened: {
             /** @enum {string} */
-            kind: "ORDER" | "STAND_IN" | "RECHECK" | "INNER_OUT" | "UNFINISHED";
+            kind: "ORDER" | "STAND_IN" | "ODD" | "RECHECK" | "INNER_OUT" | "UNFINISHED";
             words: string;
             /** Format: double */
             dueHours?: number;
@@ -2181,7 +2239,7 @@ export interface components {
             /** Format: uuid */
             jobId?: string;
             /** @enum {string} */
-            kind: "ORDER" | "STAND_IN" | "RECHECK" | "INNER_OUT" | "UNFINISHED";
+            kind: "ORDER" | "STAND_IN" | "ODD" | "RECHECK" | "INNER_OUT" | "UNFINISHED";
             words: string;
             /** Format: double */
             dueHours?: number;
@@ -2403,23 +2461,6 @@ export interface components {
             kinds: components["schemas"]["AtKind"][];
             outerAlone?: components["schemas"]["OuterAlone"];
         };
-        Fit: {
-            /** Format: double */
-            heightIn: number;
-            /** Format: double */
-            seatLbf: number;
-            /** Format: double */
-            openLbf: number;
-            /** Format: double */
-            rateLbfPerIn: number;
-            /** Format: double */
-            bindClearanceIn?: number;
-            /** Format: double */
-            sealClearanceIn?: number;
-            /** Format: double */
-            pocketPlayIn?: number;
-            remarks: components["schemas"]["Remark"][];
-        };
         Link: {
             /** @enum {string} */
             part: "SPRING" | "ROTATOR" | "ROCKER" | "LOCK" | "LIFTER" | "STUD" | "PUSHROD";
@@ -2437,10 +2478,10 @@ export interface components {
             /** Format: double */
             rateLbfPerIn: number;
         };
-        Remark: {
-            /** @enum {string} */
-            weight: "KNOW" | "ASK" | "STOP";
-            words: string;
+        AirCurve: {
+            /** Format: double */
+            psi: number;
+            points: components["schemas"]["OffTdc"][];
         };
         AirView: {
             /** Format: double */
@@ -2456,7 +2497,7 @@ export interface components {
             /** Format: double */
             holdsWithinDeg: number;
             lockWanted: boolean;
-            curve: components["schemas"]["OffTdc"][];
+            curves: components["schemas"]["AirCurve"][];
         };
         JobPlanView: {
             /** @enum {string} */
@@ -2703,21 +2744,6 @@ export interface components {
         };
         HeightPlan: {
             ways: components["schemas"]["Way"][];
-        };
-        Way: {
-            /** @enum {string} */
-            kind: "AS_IT_IS" | "SHIMS" | "LOCKS" | "LOCKS_AND_SHIMS" | "MACHINE_LOCATOR" | "ONE_MADE_PIECE";
-            shimsIn: number[];
-            /** Format: double */
-            lockIn: number;
-            /** Format: double */
-            machineIn: number;
-            /** Format: double */
-            heightIn: number;
-            /** Format: double */
-            offIn: number;
-            within: boolean;
-            words: string;
         };
         FitRequest: {
             sheet: components["schemas"]["SpringSheet"];
@@ -3168,10 +3194,6 @@ export interface components {
             links: components["schemas"]["Link"][];
             ways: components["schemas"]["WayThere"][];
             curve: components["schemas"]["At"][];
-        };
-        WayThere: {
-            way: components["schemas"]["Way"];
-            fit: components["schemas"]["Fit"];
         };
         ChangeLine: {
             /** Format: uuid */

@@ -8,10 +8,14 @@ const PAD = { l: 44, r: 20, t: 18, b: 26 };
 /** Torque of air on the crank against degrees off TDC, with the chosen point and where it holds. */
 export function AirDrawing({ air, height = 210 }: { air: Schemas["AirView"]; height?: number }) {
   const [box, width] = useWidth<HTMLDivElement>(520);
-  const last = air.curve.at(-1);
+  const [chosen, ...others] = air.curves;
+  const last = chosen.points.at(-1);
+  const most = Math.max(...air.curves.map((c) => c.points.at(-1)?.torqueLbfFt ?? 0));
   const x = scaleLinear([0, last?.offDeg ?? 40], [PAD.l, width - PAD.r]);
-  const y = scaleLinear([0, (last?.torqueLbfFt ?? 100) * 1.05], [height - PAD.b, PAD.t]);
+  const y = scaleLinear([0, most * 1.05], [height - PAD.b, PAD.t]);
   const holds = Math.min(air.holdsWithinDeg, last?.offDeg ?? 40);
+  const path = (points: Schemas["OffTdc"][]) =>
+    `M${points.map((p) => `${x(p.offDeg)} ${y(p.torqueLbfFt)}`).join("L")}`;
   const px = x(air.offDeg);
   const py = y(air.torqueLbfFt);
   return (
@@ -39,12 +43,22 @@ export function AirDrawing({ air, height = 210 }: { air: Schemas["AirView"]; hei
           xText={(t) => `${t}°`}
           yText={(t) => String(t)}
         />
-        <path
-          d={`M${air.curve.map((p) => `${x(p.offDeg)} ${y(p.torqueLbfFt)}`).join("L")}`}
-          fill="none"
-          stroke="var(--line)"
-          strokeWidth={2}
-        />
+        {others.map((c) => (
+          <g key={c.psi}>
+            <path d={path(c.points)} fill="none" stroke="var(--line)" strokeDasharray="5 4" />
+            <text
+              x={x(last?.offDeg ?? 40)}
+              y={y(c.points.at(-1)?.torqueLbfFt ?? 0) - 5}
+              textAnchor="end"
+              className="num"
+              fontSize={14}
+              fill="var(--muted)"
+            >
+              {c.psi} psi
+            </text>
+          </g>
+        ))}
+        <path d={path(chosen.points)} fill="none" stroke="var(--line)" strokeWidth={2.5} />
         <path d={`M${px} ${height - PAD.b} V${py}`} stroke="var(--accent)" strokeDasharray="4 4" />
         <circle cx={px} cy={py} r={6} fill="var(--accent)" />
         <text x={px + 10} y={py + 18} className="num" fontSize={18} fill="var(--ink)">

@@ -78,6 +78,7 @@ function Planning({ engine, known }: PlanningProps) {
   );
   const [kind, setKind] = useState<Ask["kind"]>("IN_CAR");
   const [hold, setHold] = useKept<Ask["hold"]>("shim.hold", () => "AIR");
+  const [heat, setHeat] = useState<Ask["state"]>("COLD");
   const [psi, setPsi] = useState("");
   const [off, setOff] = useState("");
   const [from, setFrom] = useState("");
@@ -85,6 +86,7 @@ function Planning({ engine, known }: PlanningProps) {
   const [lock, setLock] = useState<boolean>();
   const [intakeOff, setIntakeOff] = useState(false);
   const [innerOut, setInnerOut] = useState(false);
+  const [breakIn, setBreakIn] = useState("");
   const chosen = Object.values(valves);
   const figure = (t: string) => {
     const n = readNumber(t);
@@ -100,7 +102,8 @@ function Planning({ engine, known }: PlanningProps) {
     order,
     intakeOff,
     innerOut,
-    state: "COLD",
+    breakInHours: figure(breakIn),
+    state: heat,
     valves: chosen,
   };
   const plan = useQuery({ ...jobPlan(engine.id, ask), enabled: chosen.length > 0 });
@@ -222,6 +225,17 @@ function Planning({ engine, known }: PlanningProps) {
               </>
             )}
             {kind === "IN_CAR" && (
+              <Select
+                label="Lash will be set"
+                value={heat}
+                onChange={(e) => setHeat(e.target.value as Ask["state"])}
+                options={[
+                  ["COLD", "cold"],
+                  ["HOT", "hot"],
+                ]}
+              />
+            )}
+            {kind === "IN_CAR" && (
               <Field
                 label="Crank stands at, °"
                 hint="blank: anywhere"
@@ -246,6 +260,15 @@ function Planning({ engine, known }: PlanningProps) {
               onChange={(e) => setInnerOut(e.target.checked)}
             />
           </div>
+          {innerOut && (
+            <Field
+              label="Inner springs go back after, h"
+              hint="usual: 1"
+              value={breakIn}
+              inputMode="decimal"
+              onChange={(e) => setBreakIn(e.target.value)}
+            />
+          )}
           {error("valves") && <Notice tone="stop">{error("valves")}</Notice>}
           {problem && problem.errors.length === 0 && <Notice tone="stop">{problem.message}</Notice>}
           <Button look="now" type="submit" className="text-xl" disabled={chosen.length === 0 || !plan.data}>

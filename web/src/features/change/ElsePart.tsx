@@ -71,7 +71,7 @@ interface AskedProps {
 /** One figure or one reason with something that happened. */
 function Asked({ of, onDo, onClose }: AskedProps) {
   const [text, setText] = useState("");
-  const number = of.asks === "degrees" || of.asks === "pieces";
+  const number = of.asks === "degrees" || of.asks === "pieces" || of.asks === "minutes";
   const value = readNumber(text);
   const bad = text.trim() === "" || (number && Number.isNaN(value));
   return (
@@ -85,7 +85,7 @@ function Asked({ of, onDo, onClose }: AskedProps) {
           cylinder: of.cylinder,
           valve: of.valve,
           figure: number ? value : undefined,
-          word: number ? of.word : text.trim(),
+          word: number ? of.word : `${of.word ?? ""}${text.trim()}`,
         });
       }}
     >

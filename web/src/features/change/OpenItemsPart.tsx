@@ -11,6 +11,7 @@ import { Notice } from "../../ui/Notice";
 const KINDS: Record<Schemas["OpenItem"]["kind"], string> = {
   ORDER: "on order",
   STAND_IN: "stand-in",
+  ODD: "odd one",
   RECHECK: "look again",
   INNER_OUT: "break-in",
   UNFINISHED: "unfinished",

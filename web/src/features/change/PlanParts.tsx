@@ -2,6 +2,7 @@ import type { Schemas, Valve } from "../../api/client";
 import { Check, Select } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { AirDrawing } from "./AirDrawing";
+import { itemText } from "./steps";
 
 interface PlanPartsProps {
   plan: Schemas["JobPlanView"];
@@ -60,7 +61,7 @@ export function PlanParts({ plan, asked, onAsked, onOrder, lock, onLock }: PlanP
         )}
         <p>
           <span className="text-muted">To lay out: </span>
-          {plan.layOut.map((l) => `${l.count} ${l.item.toLowerCase()}`).join(", ")}
+          {plan.layOut.map((l) => itemText(l.item, l.count)).join(", ")}
         </p>
         {plan.cautions.slice(0, 3).map((c) => (
           <Notice key={c} tone="care">

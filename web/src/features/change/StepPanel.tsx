@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from "react";
+import { type ReactNode, useEffect, useRef, useState } from "react";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Check } from "../../ui/Field";
@@ -14,12 +14,14 @@ interface StepPanelProps {
   trouble?: string;
   busy: boolean;
   hydraulic: boolean;
+  /** What bears on this step beside its own words. */
+  children?: ReactNode;
   onDo: (figure: number | undefined, word: string | undefined) => void;
 }
 
 /** One step, large: what to do, what can hurt, what to look for, and one key to say it is done. */
 export function StepPanel(props: StepPanelProps) {
-  const { step, then, number, of, refused, trouble, busy, hydraulic, onDo } = props;
+  const { step, then, number, of, refused, trouble, busy, hydraulic, children, onDo } = props;
   const { unit } = useSettings();
   const [text, setText] = useState(() => proposal(step));
   const [unclear, setUnclear] = useState<string>();
@@ -88,6 +90,7 @@ export function StepPanel(props: StepPanelProps) {
           />
         </label>
       )}
+      {children}
       {wrong && <Notice tone="stop">{wrong}</Notice>}
       <div className="flex flex-wrap gap-2">
         <Button

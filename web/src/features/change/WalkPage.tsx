@@ -9,10 +9,12 @@ import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
 import { useNarrow } from "../../ui/useNarrow";
+import { Bearing } from "./Bearing";
 import { ElsePart } from "./ElsePart";
+import { EmergencyPanel } from "./EmergencyPanel";
 import { FindingList, FindingPart } from "./FindingPart";
 import { StepPanel } from "./StepPanel";
-import { jobFaces } from "./steps";
+import { itemText, jobFaces } from "./steps";
 import { useJob } from "./useJob";
 
 /** The walk at the car: one step at a time, and what stands open. */
@@ -63,6 +65,8 @@ function Walk({ job, work }: WalkProps) {
         <div className="flex min-w-0 flex-col gap-2">
           {state.parked ? (
             <Parked parked={state.parked} onResume={() => work.once({ act: "RESUME" })} />
+          ) : state.emergency ? (
+            <EmergencyPanel emergency={state.emergency} others={state.otherwise} onDo={work.once} />
           ) : next && state.end === "OPEN" ? (
             <>
               <StepPanel
@@ -85,7 +89,9 @@ function Walk({ job, work }: WalkProps) {
                     word,
                   })
                 }
-              />
+              >
+                <Bearing job={job} step={next} />
+              </StepPanel>
               {next.act === "SIGN" && state.signing.length > 0 && <Signing open={state.signing} />}
               <ElsePart others={state.otherwise} onDo={work.once} />
               <FindingPart findings={job.findings} valve={next.valve} find={work.find} />
@@ -146,7 +152,7 @@ function Standing({ state }: { state: Schemas["JobState"] }) {
           : state.holds.map((h) => `cylinder ${h.cylinder} by ${h.by}${h.lost ? ": LOST" : ""}`).join(", ")}
       </dd>
       {moved.length > 0 && <dt className="text-muted">On the bench</dt>}
-      {moved.length > 0 && <dd>{moved.map((c) => `${c.expected} ${c.item.toLowerCase()}`).join(", ")}</dd>}
+      {moved.length > 0 && <dd>{moved.map((c) => itemText(c.item, c.expected)).join(", ")}</dd>}
     </dl>
   );
 }

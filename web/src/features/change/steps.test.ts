@@ -1,5 +1,14 @@
 import { describe, expect, it } from "vitest";
-import { asksOf, entered, type JobState, type JobStep, jobFaces, proposal, sinceText } from "./steps";
+import {
+  asksOf,
+  entered,
+  itemText,
+  type JobState,
+  type JobStep,
+  jobFaces,
+  proposal,
+  sinceText,
+} from "./steps";
 
 const step = (act: JobStep["act"], more: Partial<JobStep> = {}): JobStep => ({
   id: act,
@@ -24,6 +33,11 @@ describe("what a step wants entered", () => {
     expect(proposal(step("COUNTED", { figure: 6, word: "TOOLS" }))).toBe("");
     expect(entered(tools, "", "thou", false)).toHaveProperty("trouble");
     expect(entered(tools, "2.5", "thou", false)).toHaveProperty("trouble");
+  });
+  it("takes a stack as pieces or by its sizes", () => {
+    expect(entered(step("STACK"), "2", "thou", false)).toEqual({ figure: 2, word: undefined });
+    expect(entered(step("STACK"), "0.015 0.030", "thou", false)).toEqual({ figure: 2, word: "0.015 0.030" });
+    expect(entered(step("STACK"), "0.015 thin", "thou", false)).toHaveProperty("trouble");
   });
   it("reads heights and lash in the person's unit", () => {
     expect(entered(step("HEIGHT"), "49.53", "mm", false)).toMatchObject({ figure: 1.95 });
@@ -60,6 +74,11 @@ describe("a job on the plan", () => {
     } as unknown as JobState);
     expect(Object.values(faces).map((f) => f.mark)).toEqual(["OPEN", "HELD", "LOOSE", "HOME", "CHANGE"]);
     expect(faces["3E"].lit).toBe(true);
+  });
+  it("counts in the singular and the plural", () => {
+    expect(itemText("LOCKS", 1)).toBe("1 lock");
+    expect(itemText("RAGS", 2)).toBe("2 rags");
+    expect(itemText("SEALS", 0)).toBe("0 seals");
   });
   it("says for how long", () => {
     expect(sinceText("2026-06-01T12:00:00Z", Date.parse("2026-06-01T12:17:30Z"))).toBe("for 17 min");

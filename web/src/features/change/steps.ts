@@ -42,6 +42,7 @@ export function entered(step: JobStep, text: string, unit: LashUnit, hydraulic: 
   const t = text.trim();
   switch (asksOf(step)) {
     case "COUNT": {
+      if (step.act === "STACK" && /[.,]/.test(t)) return stack(t, unit);
       const n = Number(t);
       return t !== "" && Number.isInteger(n) && n >= 0
         ? { figure: n, word: step.act === "STACK" ? undefined : step.word }
@@ -68,11 +69,19 @@ export function entered(step: JobStep, text: string, unit: LashUnit, hydraulic: 
   }
 }
 
+/** A stack written by its sizes: as many pieces as figures, kept as written. */
+function stack(text: string, unit: LashUnit): Entered {
+  const pieces = text.split(/[\s+;]+/).filter((s) => s !== "");
+  return pieces.every((s) => readHeight(s, unit) !== undefined)
+    ? { figure: pieces.length, word: text }
+    : { trouble: `"${text}" is no stack: 0.015 0.030, or how many pieces` };
+}
+
 /** The label over the box. */
 export function boxLabel(step: JobStep, unit: LashUnit, hydraulic: boolean): string {
   switch (asksOf(step)) {
     case "COUNT":
-      return "How many";
+      return step.act === "STACK" ? "Pieces, or their sizes from the bottom" : "How many";
     case "HEIGHT":
       return `Installed height, ${unit === "mm" ? "mm" : "in"}, wanted ${heightText(step.figure, unit)}`;
     case "LASH":
@@ -92,9 +101,13 @@ export function jobFaces(state: JobState): Record<string, ValveFace> {
     if (v.stage === "PROVED") return "HOME";
     return v.stage === "ON_SPRING" && !v.words.includes("held") ? "OPEN" : "HELD";
   };
-  return Object.fromEntries(
-    state.valves.map((v) => [v.position, { text: "", mark: mark(v), lit: v.position === state.next?.valve }]),
-  );
+  return Object.fromEntries(state.valves.map((v) => [v.position, { text: "", mark: mark(v), lit: true }]));
+}
+
+/** "1 lock", "2 locks". */
+export function itemText(item: Schemas["JobCount"]["item"], n: number): string {
+  const words = item.toLowerCase();
+  return `${n} ${n === 1 ? words.replace(/s$/, "") : words}`;
 }
 
 /** "12 min" since a moment, for a banner that counts. */

@@ -172,7 +172,7 @@ class JobApiTest extends ApiTest {
     assertThat((String) JsonPath.read(round, "$.signedBy")).isEqualTo("KV");
     String items = text(get("/api/engines/" + engine + "/open-items"));
     assertThat((List<String>) JsonPath.read(items, "$[*].kind"))
-        .containsExactlyInAnyOrder("RECHECK", "STAND_IN");
+        .containsExactlyInAnyOrder("RECHECK", "STAND_IN", "ODD", "ODD");
     String item = JsonPath.read(items, "$[0].id");
     String close = "/api/engines/" + engine + "/open-items/" + item + "/closed";
     assertThat(put(close, "{\"hand\":\"KV\",\"why\":\" \"}")).hasStatus(422);
@@ -220,6 +220,48 @@ class JobApiTest extends ApiTest {
         .extractingPath("$[?(@.jobId=='" + job + "')].harder")
         .asArray()
         .containsExactly(true);
+  }
+
+  @Test
+  void aHeightThatIsOutShowsItsWaysAndALoadCheckComesBeforeTheSpring() {
+    String view = walkTo(begin(), "3E:STACK");
+    Map<String, Object> stack = entry(view, "STACK");
+    stack.putAll(Map.of("step", "3E:STACK", "valve", "3E", "figure", 1, "word", "0.030"));
+    view = text(act(stack));
+    Map<String, Object> height = entry(view, "HEIGHT");
+    height.putAll(Map.of("step", "3E:HEIGHT", "valve", "3E", "figure", 1.972));
+    String out = text(act(height));
+    assertThat((String) JsonPath.read(out, "$.state.refused")).contains("out of 1.950");
+    assertThat((List<?>) JsonPath.read(out, "$.atHeight.ways")).isNotEmpty();
+    double seat = JsonPath.read(out, "$.atHeight.fit.seatLbf");
+    assertThat(seat).isBetween(209.0, 212.0);
+    Map<String, Object> why = entry(out, "ACCEPT_HEIGHT");
+    why.putAll(Map.of("valve", "3E", "word", "one event only"));
+    String in = walkTo(text(act(why)), "3E:SEATED");
+    assertThat(in).doesNotContain("\"atHeight\"");
+    String pockets = text(get("/api/engines/" + engine + "/pockets"));
+    List<String> shims = JsonPath.read(pockets, "$.pockets[?(@.position=='3E')].fitting.shims");
+    assertThat(shims).containsExactly("0.030");
+    List<Double> kept = JsonPath.read(pockets, "$.pockets[?(@.position=='3E')].fitting.heightIn");
+    assertThat(kept).containsExactly(1.972);
+  }
+
+  @Test
+  void aMissingPartIsOrderedAndTheJobParksWithWhatIsOpen() {
+    String view = walkTo(begin(), "leg0:BAR");
+    Map<String, Object> park = entry(view, "PARK");
+    park.put("word", "on order: intake seals");
+    park.put("figure", 90);
+    String parked = text(act(park));
+    assertThat((String) JsonPath.read(parked, "$.state.parked.why"))
+        .isEqualTo("on order: intake seals");
+    assertThat((String) JsonPath.read(parked, "$.state.parked.until")).isNotNull();
+    assertThat(act(entry(parked, "ACCEPT"))).hasStatus(422);
+    assertThat(get("/api/engines/" + engine + "/open-items"))
+        .bodyJson()
+        .extractingPath("$[0].kind")
+        .isEqualTo("ORDER");
+    assertThat(act(entry(parked, "RESUME"))).hasStatusOk();
   }
 
   @Test

@@ -1,15 +1,21 @@
 package shim.app.change;
 
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
+import java.util.TreeMap;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import shim.app.http.Refusal;
 import shim.app.lash.Form;
 import shim.app.lash.Phase;
 import shim.app.lash.Rounds;
 import shim.app.spring.Springs;
+import shim.core.change.Act;
 import shim.core.change.Done;
 import shim.core.change.Job;
 import shim.core.change.JobPlan;
@@ -33,12 +39,24 @@ class HandOver {
     this.items = items;
   }
 
-  void follow(JobRow row, JobPlanner.Planned planned, Job before, Job after, Done done) {
+  /**
+   * Lets an act be followed in the other records.
+   *
+   * @param acts all acts before this one
+   */
+  void follow(
+      JobRow row, JobPlanner.Planned planned, List<Done> acts, Job before, Job after, Done done) {
     switch (done.act()) {
       case SPRING_IN -> requireKnown(planned, done);
       case PROVE -> {
         Position p = Objects.requireNonNull(done.valve());
-        change(row, planned, p, after, done);
+        Measured m =
+            new Measured(
+                after.valve(p),
+                last(acts, Act.STACK, p),
+                last(acts, Act.SPRING_OUT, p),
+                after.scrapped());
+        change(row, planned, p, m, done);
       }
       case LASH -> lash(row, planned, done);
       case PARK -> park(row, done);
@@ -56,6 +74,24 @@ class HandOver {
         // Nothing outside the job follows from it.
       }
     }
+  }
+
+  /**
+   * A valve as it was left.
+   *
+   * @param shims its stack as written; null where only pieces were counted
+   * @param out where the old spring went, and why
+   */
+  private record Measured(
+      ValveState valve, @Nullable String shims, @Nullable String out, Set<String> scrapped) {}
+
+  /** What was written with the last act of a kind at a valve. */
+  private static @Nullable String last(List<Done> acts, Act act, Position p) {
+    return acts.stream()
+        .filter(d -> d.act() == act && p.equals(d.valve()) && d.word() != null)
+        .reduce((a, b) -> b)
+        .map(Done::word)
+        .orElse(null);
   }
 
   /** A spring that is not the plan's must be one that lies in stock. */
@@ -83,13 +119,13 @@ class HandOver {
   }
 
   /** Old spring out of the records, new one in, at these engine hours, with what was measured. */
-  private void change(JobRow row, JobPlanner.Planned planned, Position p, Job job, Done done) {
-    ValveState v = job.valve(p);
+  private void change(JobRow row, JobPlanner.Planned planned, Position p, Measured m, Done done) {
+    ValveState v = m.valve();
     UUID in = spring(planned, String.valueOf(v.springIn()));
     Map<Position, Springs.StoredFitting> fitted = springs.fitted(row.engineId);
     Springs.StoredFitting old = fitted.get(p);
     if (old != null && old.fitting().springId().equals(in)) {
-      springs.fit(old.id(), measured(old.fitting(), v, done));
+      springs.fit(old.id(), measured(old.fitting(), m, done));
       return;
     }
     JobPlan.Work work = planned.plan().work(p).orElseThrow();
@@ -99,9 +135,9 @@ class HandOver {
           new Springs.Removal(
               row.engineHours,
               done.at(),
-              job.scrapped().contains(work.oldSpring()),
+              m.scrapped().contains(work.oldSpring()),
               done.hand(),
-              "spring change"));
+              "spring change: " + Objects.requireNonNullElse(m.out(), "out")));
     }
     Springs.FittingEntry from = old == null ? null : old.fitting();
     springs.fit(
@@ -115,7 +151,7 @@ class HandOver {
             null,
             null,
             v.heightIn(),
-            from == null ? null : from.shims(),
+            m.shims() != null ? m.shims() : from == null ? null : from.shims(),
             from == null ? null : from.retainer(),
             from == null ? null : from.locks(),
             from == null ? null : from.locator(),
@@ -125,7 +161,7 @@ class HandOver {
             "spring change"));
   }
 
-  private static Springs.FittingEntry measured(Springs.FittingEntry f, ValveState v, Done done) {
+  private static Springs.FittingEntry measured(Springs.FittingEntry f, Measured m, Done done) {
     return new Springs.FittingEntry(
         f.springId(),
         f.engineId(),
@@ -134,8 +170,8 @@ class HandOver {
         f.fittedAt(),
         f.toHours(),
         f.removedAt(),
-        v.heightIn() == null ? f.heightIn() : v.heightIn(),
-        f.shims(),
+        m.valve().heightIn() == null ? f.heightIn() : m.valve().heightIn(),
+        m.shims() == null ? f.shims() : m.shims(),
         f.retainer(),
         f.locks(),
         f.locator(),
@@ -185,7 +221,7 @@ class HandOver {
   }
 
   private void park(JobRow row, Done done) {
-    if (String.valueOf(done.word()).toLowerCase(java.util.Locale.ROOT).contains("order")) {
+    if (String.valueOf(done.word()).startsWith(JobShow.ORDER)) {
       items.open(
           Jobs.named(row.id, "order " + done.at()),
           row.engineId,
@@ -230,7 +266,37 @@ class HandOver {
                     v.valve() + " runs a stand-in spring until the right one comes",
                     null,
                     done.hand()));
+    odd(row, done);
     innerOut(row, planned, done);
+  }
+
+  /** Valves whose spring is of another set than most: open until the set is whole again. */
+  private void odd(JobRow row, Done done) {
+    Map<Position, Springs.StoredFitting> fitted = springs.fitted(row.engineId);
+    Map<Position, String> sets = new TreeMap<>();
+    fitted.forEach(
+        (p, f) ->
+            sets.put(
+                p,
+                Objects.requireNonNullElse(
+                    springs.get(f.fitting().springId()).spring().setName(), "no set")));
+    String most =
+        sets.values().stream()
+            .max(Comparator.comparingInt(s -> Collections.frequency(sets.values(), s)))
+            .orElse("");
+    sets.forEach(
+        (p, set) -> {
+          if (!set.equals(most)) {
+            items.open(
+                Jobs.named(row.id, "odd " + p),
+                row.engineId,
+                row.id,
+                OpenItems.Kind.ODD,
+                p + " runs a spring of " + set + " among " + most,
+                null,
+                done.hand());
+          }
+        });
   }
 
   private void innerOut(JobRow row, JobPlanner.Planned planned, Done done) {
@@ -241,7 +307,8 @@ class HandOver {
           row.id,
           OpenItems.Kind.INNER_OUT,
           "inner springs are out for the break-in: put them back",
-          row.engineHours + BREAK_IN_HOURS,
+          row.engineHours
+              + Objects.requireNonNullElse(planned.ask().breakInHours(), BREAK_IN_HOURS),
           done.hand());
     }
   }

@@ -87,6 +87,7 @@ class JobPlanner {
       Route.@Nullable School order,
       boolean intakeOff,
       boolean innerOut,
+      @Nullable Double breakInHours,
       @NotNull(message = "say whether the engine is hot or cold") HeatState state,
       @NotNull List<AskedValve> valves) {}
 
@@ -116,7 +117,10 @@ class JobPlanner {
       double pistonForceLbf,
       double holdsWithinDeg,
       boolean lockWanted,
-      List<CrankSlide.OffTdc> curve) {}
+      List<AirCurve> curves) {}
+
+  /** Torque and fall off TDC at one pressure; the first is the chosen one. */
+  record AirCurve(double psi, List<CrankSlide.OffTdc> points) {}
 
   /** One thing to lay out. */
   record LayOut(Item item, int count) {}
@@ -401,7 +405,9 @@ class JobPlanner {
         slide.get().forceLbf(psi),
         slide.get().holdsWithinDeg(psi, team.usualTurnsAt()),
         lockWanted(sheet, team, ask),
-        slide.get().curve(psi, CURVE_TO_DEG));
+        Stream.concat(Stream.of(psi), Stream.of(50.0, 100.0).filter(p -> p != psi))
+            .map(p -> new AirCurve(p, slide.get().curve(p, CURVE_TO_DEG)))
+            .toList());
   }
 
   /** How far off TDC a person finds it by eye when nothing better is said, degrees; from memory. */

@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.change.JobViews.Danger;
@@ -14,9 +15,12 @@ import shim.app.change.JobViews.JobLine;
 import shim.app.change.JobViews.JobView;
 import shim.app.engine.Engines;
 import shim.app.engine.LayoutView;
+import shim.app.spring.Pockets;
+import shim.core.change.Act;
 import shim.core.change.Done;
 import shim.core.change.Job;
 import shim.core.change.JobPlan;
+import shim.core.change.Script;
 import shim.core.engine.Position;
 
 /** Jobs as they are read, and what on any of them is dangerous now. */
@@ -28,6 +32,7 @@ class JobReader {
   private final FindingRows findings;
   private final Engines engines;
   private final ChangeRules rules;
+  private final Pockets pockets;
   private final Clock clock;
 
   JobReader(
@@ -36,12 +41,14 @@ class JobReader {
       FindingRows findings,
       Engines engines,
       ChangeRules rules,
+      Pockets pockets,
       Clock clock) {
     this.jobs = jobs;
     this.rows = rows;
     this.findings = findings;
     this.engines = engines;
     this.rules = rules;
+    this.pockets = pockets;
     this.clock = clock;
   }
 
@@ -62,8 +69,28 @@ class JobReader {
         row.endedAt,
         row.signedBy,
         JobShow.of(planned.plan(), done),
+        atHeight(row, planned, done),
         done,
         findings.findByJobIdOrderByFoundAt(id).stream().map(JobReader::finding).toList());
+  }
+
+  /** The load check: what the spring that goes in next does at the height just measured. */
+  private Pockets.@Nullable AtHeight atHeight(
+      JobRow row, JobPlanner.Planned planned, List<Done> done) {
+    Job job = Job.of(planned.plan(), done);
+    return Script.of(planned.plan())
+        .next(job.ticked())
+        .filter(s -> s.act() == Act.SPRING_IN && s.valve() != null)
+        .filter(s -> job.valve(s.valve()).heightIn() != null)
+        .filter(s -> planned.springs().containsKey(String.valueOf(s.word())))
+        .map(
+            s ->
+                pockets.at(
+                    row.engineId,
+                    s.valve(),
+                    job.valve(s.valve()).heightIn(),
+                    planned.springs().get(String.valueOf(s.word()))))
+        .orElse(null);
   }
 
   private static JobFinding finding(FindingRow f) {

@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import shim.app.change.JobViews.Emergency;
 import shim.app.change.JobViews.JobCount;
 import shim.app.change.JobViews.JobHold;
 import shim.app.change.JobViews.JobState;
@@ -26,6 +27,9 @@ import shim.core.engine.Position;
 
 /** Draws a job as it stands, a real one or one for practice. */
 final class JobShow {
+  /** How the word of a job begins that is parked for a part. */
+  static final String ORDER = "on order: ";
+
   private JobShow() {}
 
   static JobState of(JobPlan plan, List<Done> acts) {
@@ -57,10 +61,24 @@ final class JobShow {
             .toList(),
         Stream.of(Item.values()).map(i -> count(i, job)).toList(),
         job.end() == Job.End.OPEN ? otherwise(job, next) : List.of(),
+        emergency(job),
         job.parked(),
         job.end(),
         job.openForSigning(),
         acts);
+  }
+
+  private static @Nullable Emergency emergency(Job job) {
+    return job.loose().stream()
+        .filter(p -> lost(job, p))
+        .findFirst()
+        .map(p -> new Emergency(p.cylinder(), p, Script.whenLost(job.plan().hold(), p)))
+        .orElse(null);
+  }
+
+  private static boolean lost(Job job, Position p) {
+    Job.Held held = job.held().get(p.cylinder());
+    return held != null && held.lost();
   }
 
   /** The step as it would be done with a sound figure, to see whether it is its turn. */
@@ -146,6 +164,9 @@ final class JobShow {
         .forEach(all::add);
     add(all, job, Act.BAR, null, null, "The crank was barred elsewhere", "degrees");
     add(all, job, Act.PARK, null, null, "Park the job", "what it waits for");
+    with(all, job, Act.PARK, ORDER, "A part is missing: order it and park", "which part");
+    with(all, job, Act.PARK, "drying or cooling", "Wait for drying or cooling", "minutes");
+    with(all, job, Act.PARK, "delivery", "Wait for a delivery", "minutes");
     add(all, job, Act.RESUME, null, null, "Take the job up again", "");
     add(all, job, Act.ABANDON, null, null, "End it unfinished", "why");
     return all.stream().filter(o -> !same(o, next)).toList();
@@ -156,6 +177,13 @@ final class JobShow {
         && o.act() == next.act()
         && Objects.equals(o.cylinder(), next.cylinder())
         && Objects.equals(o.valve(), next.valve());
+  }
+
+  private static void with(
+      List<Otherwise> all, Job job, Act act, String word, String words, String asks) {
+    if (job.refuses(new Done(act, "", null, null, 1.0, "x", "?", Instant.EPOCH)).isEmpty()) {
+      all.add(new Otherwise(act, null, null, word, words, asks));
+    }
   }
 
   private static void add(

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import shim.app.engine.LayoutView;
+import shim.app.spring.Pockets;
 import shim.core.change.Act;
 import shim.core.change.Done;
 import shim.core.change.Hold;
@@ -70,6 +71,9 @@ final class JobViews {
       String hand,
       Instant foundAt) {}
 
+  /** A hold that failed under an unhooked valve: what to do now, in order. */
+  record Emergency(int cylinder, Position valve, List<String> todo) {}
+
   /** A step of the walk, done or not. */
   record WalkStep(Step step, boolean done) {}
 
@@ -79,6 +83,7 @@ final class JobViews {
    * @param next the step at hand; missing when the walk is done
    * @param refused why the step at hand must not be done now
    * @param then the step after it
+   * @param emergency a hold that failed, before which nothing else counts
    * @param acts how many acts it has: what an entry is based on
    * @param signing what stands against the signature
    */
@@ -96,12 +101,17 @@ final class JobViews {
       List<JobHold> holds,
       List<JobCount> counts,
       List<Otherwise> otherwise,
+      @Nullable Emergency emergency,
       Job.@Nullable Parked parked,
       Job.End end,
       List<String> signing,
       int acts) {}
 
-  /** A job of an engine. */
+  /**
+   * A job of an engine.
+   *
+   * @param atHeight what the spring at hand will do at the height just measured
+   */
   record JobView(
       UUID id,
       UUID engineId,
@@ -114,6 +124,7 @@ final class JobViews {
       @Nullable Instant endedAt,
       @Nullable String signedBy,
       JobState state,
+      Pockets.@Nullable AtHeight atHeight,
       List<Done> done,
       List<JobFinding> findings) {}
 

@@ -153,7 +153,7 @@ class Jobs {
     Because.of(entry.hand(), entry.act().words());
     acts.saveAndFlush(new ActRow(actId, jobId, before.size(), done));
     Job after = job.after(done);
-    handOver.follow(row, planned, job, after, done);
+    handOver.follow(row, planned, before, job, after, done);
     if (after.end() != Job.End.OPEN) {
       row.endedAt = done.at();
       row.signedBy = after.end() == Job.End.SIGNED ? done.hand() : null;

@@ -27,6 +27,7 @@ class OpenItems {
   enum Kind {
     ORDER,
     STAND_IN,
+    ODD,
     RECHECK,
     INNER_OUT,
     UNFINISHED

@@ -131,7 +131,7 @@ public class Pockets {
         within,
         fit,
         links(sheet, fit.openLbf(), gross),
-        within ? List.of() : ways(engine, type, f, sheet, target),
+        within ? List.of() : ways(engine, type, f, sheet, target, Objects.requireNonNull(measured)),
         Candidate.drawn(type, Math.max(fit.heightIn(), target), gross));
   }
 
@@ -146,8 +146,8 @@ public class Pockets {
       SpringType type,
       Springs.StoredFitting f,
       SpringRules.SpringRulesSheet sheet,
-      double target) {
-    Double measured = Objects.requireNonNull(f.fitting().heightIn());
+      double target,
+      double measured) {
     return HeightPlan.of(
             new HeightPlan.Wanted(
                 measured,
@@ -197,6 +197,27 @@ public class Pockets {
         new Fit.Measured(heightIn, e.sealGapIn(), e.pocketIn(), null),
         Fit.Lift.of(engine, e.valve().kind()),
         engine.drive().lifter());
+  }
+
+  /**
+   * A spring at a height that was measured with the parts that go in.
+   *
+   * @param ways to the height that is wanted, best first; empty while it is within tolerance
+   */
+  public record AtHeight(double heightIn, Fit fit, List<WayThere> ways) {}
+
+  /** What a spring does at a measured height of a valve, and the ways where it is out. */
+  public AtHeight at(UUID engineId, Position valve, double heightIn, UUID springId) {
+    Engine engine = engines.get(engineId).engine();
+    SpringRules.SpringRulesSheet sheet = rules.of(engineId);
+    SpringType type = types.get(springs.get(springId).spring().typeId()).type();
+    Springs.StoredFitting now = springs.fitted(engineId).get(valve);
+    double target = target(valve.kind(), type, sheet);
+    boolean within = Math.abs(heightIn - target) <= tolerance(sheet) + 1e-9;
+    return new AtHeight(
+        heightIn,
+        fitAt(engine, type, now, heightIn),
+        within ? List.of() : ways(engine, type, now, sheet, target, heightIn));
   }
 
   /** Each candidate at both kinds of valve. */

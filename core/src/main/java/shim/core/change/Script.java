@@ -41,6 +41,23 @@ public record Script(List<Step> steps) {
     return List.copyOf(all);
   }
 
+  /** What to do now that a hold has failed under an unhooked valve. Common practice, no source. */
+  public static List<String> whenLost(Hold hold, Position valve) {
+    List<String> now = new ArrayList<>();
+    now.add(
+        "Fingers on the stem of " + valve + " now: a valve weighs little. Clip or band round it.");
+    now.add("Nobody bars the crank. The piston stands at TDC and is what it would land on.");
+    now.add(
+        hold == Hold.AIR
+            ? "Then hose, fitting and gauge: put the air back."
+            : "Then bring the hold back: " + hold.by() + ", or air through the plug hole.");
+    now.add("It will not come back: spring and locks on again by hand, before anything else.");
+    now.add(
+        "It has dropped: leave the crank where it is. A magnet on the stem's end may lift it back"
+            + " through the guide; if not, the head comes off.");
+    return List.copyOf(now);
+  }
+
   public static Script of(JobPlan plan) {
     return new Script(new Writer(plan).write());
   }
