@@ -33,5 +33,14 @@ export const KEYS: { title: string; keys: [key: string, does: string][] }[] = [
       ["← →", "the spring before, the spring after"],
     ],
   },
+  {
+    title: "Spring change",
+    keys: [
+      ["⏎", "the step at hand is done"],
+      ["digits ⏎", "a count, a height, a lash, then done"],
+      ["0.015 0.030 ⏎", "a stack of shims by its sizes, from the bottom"],
+      ["no key", "a lost hold is only answered by pressing its button"],
+    ],
+  },
   { title: "Crank ribbon", keys: [["← →", "turn by 1°, with Shift by 10°"]] },
 ];

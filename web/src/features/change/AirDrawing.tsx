@@ -61,7 +61,7 @@ export function AirDrawing({ air, height = 210 }: { air: Schemas["AirView"]; hei
         <path d={path(chosen.points)} fill="none" stroke="var(--line)" strokeWidth={2.5} />
         <path d={`M${px} ${height - PAD.b} V${py}`} stroke="var(--accent)" strokeDasharray="4 4" />
         <circle cx={px} cy={py} r={6} fill="var(--accent)" />
-        <text x={px + 10} y={py + 18} className="num" fontSize={18} fill="var(--ink)">
+        <text x={px + 4} y={Math.max(PAD.t + 14, py - 14)} className="num" fontSize={18} fill="var(--ink)">
           {air.torqueLbfFt.toFixed(0)} lbf·ft
         </text>
       </svg>

@@ -2,7 +2,9 @@ import { type ReactNode, useEffect, useRef, useState } from "react";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Check } from "../../ui/Field";
+import { Keypad } from "../../ui/Keypad";
 import { Notice } from "../../ui/Notice";
+import { useNarrow } from "../../ui/useNarrow";
 import { asksOf, boxLabel, entered, type JobStep, proposal } from "./steps";
 
 interface StepPanelProps {
@@ -23,6 +25,7 @@ interface StepPanelProps {
 export function StepPanel(props: StepPanelProps) {
   const { step, then, number, of, refused, trouble, busy, hydraulic, children, onDo } = props;
   const { unit } = useSettings();
+  const narrow = useNarrow();
   const [text, setText] = useState(() => proposal(step));
   const [unclear, setUnclear] = useState<string>();
   const [read, setRead] = useState(false);
@@ -82,13 +85,20 @@ export function StepPanel(props: StepPanelProps) {
           <input
             ref={first}
             value={text}
-            inputMode={asks === "MARK" ? "text" : "decimal"}
+            inputMode={asks === "MARK" ? "text" : narrow ? "none" : "decimal"}
             autoComplete="off"
             aria-invalid={Boolean(unclear)}
             onChange={(e) => setText(e.target.value)}
             className="num min-h-24 w-full rounded border-2 border-accent bg-raised px-4 text-7xl text-ink aria-invalid:border-tight"
           />
         </label>
+      )}
+      {box && narrow && asks !== "MARK" && (
+        <Keypad
+          of={asks === "LASH" ? (hydraulic ? "turns" : "gap") : "load"}
+          onKey={(k) => setText((t) => (k === "⌫" ? t.slice(0, -1) : t + k))}
+          onEnter={() => submit()}
+        />
       )}
       {children}
       {wrong && <Notice tone="stop">{wrong}</Notice>}
@@ -103,7 +113,9 @@ export function StepPanel(props: StepPanelProps) {
           {asks === "GAP"
             ? "In, and a gap shows ⏎"
             : asks === "OUT"
-              ? `Out, to ${step.word ?? "scrap"} ⏎`
+              ? step.word === "in again"
+                ? "Out, to go back in ⏎"
+                : "Out, to scrap ⏎"
               : step.act === "SIGN"
                 ? "Sign it off ⏎"
                 : "Done ⏎"}

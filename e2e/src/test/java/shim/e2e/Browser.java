@@ -274,7 +274,10 @@ final class Browser implements AutoCloseable {
     return (List<?>)
         script(
             "return [...document.querySelectorAll('main button, main select, main input')]"
-                + ".filter(e => e.offsetParent && e.type !== 'checkbox')"
+                + ".filter(e => e.offsetParent)"
+                // What is pressed with a small box in it is its label.
+                + ".map(e => ['checkbox', 'radio', 'file'].includes(e.type)"
+                + " && e.closest('label') || e)"
                 + ".filter(e => { const b = e.getBoundingClientRect();"
                 + " return b.height < 43.5 && b.width > 0; })"
                 + ".map(e => (e.innerText || e.ariaLabel || e.id) + ' '"

@@ -47,6 +47,9 @@ class ChangeJourneyTest {
       browser.sees("3E is unhooked").sees("held by air");
 
       other.open(shim.url("/")).sees("3E is unhooked").sees("nobody bars");
+      assertThat(other.axe()).isEmpty();
+      assertThat(browser.axe()).isEmpty();
+      losesAndRegainsTheAir(browser);
       shim.kill();
       browser.keys(Keys.ENTER).sees("not kept yet");
       shim.start();
@@ -77,8 +80,19 @@ class ChangeJourneyTest {
       browser.sees("Signed off by KV");
       browser.press("What stays open").sees("re-check lash after the first heat cycle: 3E 6I");
       browser.press("Put right").fill("How", "checked hot, 12 and 12");
-      browser.keys(Keys.ENTER).sees("Nothing stands open");
+      browser.keys(Keys.ENTER);
+      browser.await(() -> !browser.text().contains("re-check lash"));
+      browser.sees("3E runs a spring of no set among A");
     }
+  }
+
+  /** What to do now fills the screen, no key answers it, and the walk goes on where it was. */
+  private static void losesAndRegainsTheAir(Browser browser) {
+    browser.press("The hold is going at cylinder 3").sees("3E: the hold is lost");
+    browser.sees("Fingers on the stem of 3E now").sees("its hold is LOST");
+    assertThat(browser.axe()).isEmpty();
+    browser.keys(Keys.ENTER, Keys.SPACE).sees("3E: the hold is lost");
+    browser.press("The air is back").sees("3E: retainer, spring, damper out");
   }
 
   @Test

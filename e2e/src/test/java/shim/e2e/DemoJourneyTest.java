@@ -153,6 +153,8 @@ class DemoJourneyTest {
             "/spring-compare",
             "/spring-box",
             "/order-sheet",
+            "/change",
+            "/change-rules",
             "/files")) {
       views.add("/engines/" + v8 + view);
     }
@@ -162,8 +164,23 @@ class DemoJourneyTest {
             "/rounds/" + open + "/bar",
             "/rounds/" + round + "/end",
             "/rounds/" + round + "/sheet",
-            "/tests/" + springTest(v8)));
+            "/tests/" + springTest(v8),
+            "/practice",
+            "/jobs/" + job(engine("Paddock four"))));
     return views;
+  }
+
+  /** A job that stands before its first step. */
+  private static String job(String engine) {
+    String id = "22222222-2222-4222-8222-222222222222";
+    shim.put(
+        "/api/jobs/" + id,
+        """
+        {"engineId":"%s","engineHours":2.5,"hand":"MO","ask":{"kind":"IN_CAR","hold":"PISTON",
+         "intakeOff":false,"innerOut":false,"state":"COLD","valves":[{"valve":"2E",
+         "newSeal":true,"sameAgain":true,"standIn":false}]}}"""
+            .formatted(engine));
+    return id;
   }
 
   /** A test with the check spring and two springs read, standing at the third. */
@@ -195,6 +212,7 @@ class DemoJourneyTest {
         look(view, theme, wrong);
         if (view.startsWith("/rounds")
             || view.startsWith("/tests")
+            || view.startsWith("/jobs")
             || view.endsWith("/start")
             || view.endsWith("/pockets")
             || view.endsWith("/test")) {
@@ -231,7 +249,7 @@ class DemoJourneyTest {
             "engine",
             "lash-history",
             "setting-order",
-            "lash-sheet",
+            "",
             "set-up",
             "start",
             "springs",
@@ -242,12 +260,16 @@ class DemoJourneyTest {
             "spring-compare",
             "",
             "",
-            "files",
+            "change-plan",
+            "change-rules",
+            "",
             "round",
-            "bar",
+            "",
             "round-end",
             "",
-            "spring-test");
+            "spring-test",
+            "",
+            "");
     for (int i = 0; i < views.size(); i++) {
       if (names.get(i).isEmpty()) {
         continue;
@@ -264,6 +286,11 @@ class DemoJourneyTest {
     browser.open(shim.url("/engines/" + engine("Hill V8") + "/springs"));
     browser.press("3E, ").sees("In its pocket");
     browser.picture(folder.resolve("spring-life.png"));
+    browser.size(800, 1280);
+    browser.open(shim.url("/jobs/" + job(engine("Paddock four"))));
+    new Walker(browser, shim).to("2E:SPRING_OUT");
+    browser.sees("2E is unhooked");
+    browser.picture(folder.resolve("walk.png"));
     browser.size(1280, 800);
   }
 }

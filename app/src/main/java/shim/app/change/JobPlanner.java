@@ -3,7 +3,6 @@ package shim.app.change;
 import jakarta.validation.constraints.NotNull;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -45,13 +44,21 @@ class JobPlanner {
 
   private final Engines engines;
   private final Springs springs;
+  private final Stock stock;
   private final Pockets pockets;
   private final ChangeRules rules;
   private final JobRows jobs;
 
-  JobPlanner(Engines engines, Springs springs, Pockets pockets, ChangeRules rules, JobRows jobs) {
+  JobPlanner(
+      Engines engines,
+      Springs springs,
+      Stock stock,
+      Pockets pockets,
+      ChangeRules rules,
+      JobRows jobs) {
     this.engines = engines;
     this.springs = springs;
+    this.stock = stock;
     this.pockets = pockets;
     this.rules = rules;
     this.jobs = jobs;
@@ -91,9 +98,6 @@ class JobPlanner {
       @NotNull(message = "say whether the engine is hot or cold") HeatState state,
       @NotNull List<AskedValve> valves) {}
 
-  /** A spring that could go in, with why it stands where it does among the others. */
-  record Offer(UUID spring, String mark, @Nullable String setName, String words) {}
-
   /** One valve of the plan. */
   record PlannedValve(
       Position valve,
@@ -101,7 +105,7 @@ class JobPlanner {
       String newSpring,
       @Nullable UUID newSpringId,
       double targetIn,
-      List<Offer> offers) {}
+      List<Stock.Offer> offers) {}
 
   /**
    * What air does to the crank.
@@ -322,38 +326,7 @@ class JobPlanner {
       }
       return Optional.of(asked);
     }
-    return stock(pocket).stream().filter(s -> !taken.contains(s.id())).findFirst();
-  }
-
-  /** Springs in stock that could go in here, the best match first. */
-  private List<Springs.StoredSpring> stock(Pockets.PocketView pocket) {
-    Springs.StoredSpring old = springs.get(pocket.fitting().springId());
-    List<Springs.StoredSpring> same =
-        springs.all().stream()
-            .filter(s -> !s.spring().scrapped() && s.spring().typeId().equals(pocket.typeId()))
-            .toList();
-    Set<UUID> fitted = new HashSet<>();
-    springs.fittingsOf(same.stream().map(Springs.StoredSpring::id).toList()).stream()
-        .filter(Springs.StoredFitting::open)
-        .forEach(f -> fitted.add(f.fitting().springId()));
-    return same.stream()
-        .filter(s -> !fitted.contains(s.id()))
-        .sorted(
-            Comparator.comparing((Springs.StoredSpring s) -> play(s, pocket) < 0)
-                .thenComparing(s -> !sameSet(s, old))
-                .thenComparingDouble(s -> s.spring().hoursBefore())
-                .thenComparing(s -> s.spring().mark()))
-        .toList();
-  }
-
-  private static boolean sameSet(Springs.StoredSpring a, Springs.StoredSpring b) {
-    return a.spring().setName() != null && a.spring().setName().equals(b.spring().setName());
-  }
-
-  private static double play(Springs.StoredSpring s, Pockets.PocketView pocket) {
-    Double od = s.spring().odIn();
-    Double hole = pocket.fitting().pocketIn();
-    return od == null || hole == null ? 0 : hole - od;
+    return stock.bestFirst(pocket).stream().filter(s -> !taken.contains(s.id())).findFirst();
   }
 
   private List<PlannedValve> valves(UUID engineId, Planned planned) {
@@ -369,24 +342,9 @@ class JobPlanner {
                   w.newSpring(),
                   planned.springs().get(w.newSpring()),
                   w.height().targetIn(),
-                  stock(pocket).stream().map(s -> offer(s, pocket)).toList());
+                  stock.offers(pocket));
             })
         .toList();
-  }
-
-  private static Offer offer(Springs.StoredSpring s, Pockets.PocketView pocket) {
-    double play = play(s, pocket);
-    String hours =
-        s.spring().hoursBefore() > 0
-            ? String.format(java.util.Locale.ROOT, "%.1f h run", s.spring().hoursBefore())
-            : "new";
-    String fit =
-        play < 0
-            ? String.format(java.util.Locale.ROOT, ", %.3f too wide for the pocket", -play)
-            : play > 0
-                ? String.format(java.util.Locale.ROOT, ", %.3f play in the pocket", play)
-                : "";
-    return new Offer(s.id(), s.spring().mark(), s.spring().setName(), hours + fit);
   }
 
   private @Nullable AirView air(EngineSheet sheet, UUID engineId, JobAsk ask) {

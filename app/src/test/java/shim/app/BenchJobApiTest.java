@@ -1,0 +1,155 @@
+package shim.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.jayway.jsonpath.JsonPath;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+
+/** Jobs of the other kinds: heads off, a head assembled, pistons for air, lifters that pump up. */
+class BenchJobApiTest extends ApiTest {
+  private static final String V8 = resource("v8.json");
+
+  private String withSprings(String sheet) {
+    String engine = engine(sheet);
+    String type = UUID.randomUUID().toString();
+    put(
+        "/api/spring-types/" + type,
+        """
+        {"name":"HV","loads":[{"heightIn":1.95,"loadLbf":220},{"heightIn":1.3,"loadLbf":505}]}""");
+    put(
+        "/api/engines/" + engine + "/spring-sets/" + UUID.randomUUID(),
+        """
+        {"typeId":"%s","setName":"S","engineHours":0,"hoursBefore":0,"heightIn":1.95,"hand":"KV"}"""
+            .formatted(type));
+    return engine;
+  }
+
+  private static String text(MvcTestResult r) {
+    try {
+      return r.getResponse().getContentAsString();
+    } catch (java.io.UnsupportedEncodingException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
+  private String begin(String engine, String kind, String hold, String more, String... valves) {
+    String job = UUID.randomUUID().toString();
+    String asked =
+        String.join(
+            ",",
+            List.of(valves).stream()
+                .map(
+                    v ->
+                        "{\"valve\":\"%s\",\"newSeal\":true,\"sameAgain\":true,\"standIn\":false}"
+                            .formatted(v))
+                .toList());
+    MvcTestResult r =
+        put(
+            "/api/jobs/" + job,
+            """
+            {"engineId":"%s","engineHours":4,"hand":"KV","ask":{"kind":"%s","hold":"%s",
+             "intakeOff":true,%s"state":"COLD","valves":[%s]}}"""
+                .formatted(engine, kind, hold, more, asked));
+    assertThat(r).hasStatusOk();
+    return text(r);
+  }
+
+  private String finish(String view) {
+    String now = view;
+    while (!JsonPath.read(now, "$.state.end").equals("SIGNED")) {
+      Map<String, Object> next = JsonPath.read(now, "$.state.next");
+      Map<String, Object> e = new HashMap<>();
+      List.of("act", "cylinder", "valve", "figure", "word").forEach(k -> e.put(k, next.get(k)));
+      e.put("step", next.get("id"));
+      e.put("hand", "KV");
+      e.put("basedOn", JsonPath.read(now, "$.state.acts"));
+      if (next.get("act").equals("LASH")) {
+        e.put("figure", 0.5);
+      }
+      if (next.get("act").equals("COUNTED")) {
+        List<Integer> there =
+            JsonPath.read(now, "$.state.counts[?(@.item=='" + next.get("word") + "')].expected");
+        e.put("figure", there.get(0));
+      }
+      String path = "/api/jobs/" + JsonPath.read(now, "$.id") + "/acts/" + UUID.randomUUID();
+      MvcTestResult r = put(path, JsonPath.parse(e).jsonString());
+      assertThat(r).as(String.valueOf(next.get("id"))).hasStatusOk();
+      now = text(r);
+    }
+    return now;
+  }
+
+  private static List<String> titles(String view) {
+    return JsonPath.read(view, "$.state.steps[*].step.title");
+  }
+
+  @Test
+  void withTheHeadsOffABlockHoldsTheValvesAndNobodyBars() {
+    String engine = withSprings(V8);
+    String view = begin(engine, "HEADS_OFF", "BLOCK", "\"innerOut\":false,", "3E", "3I");
+    assertThat(titles(view))
+        .contains("Cylinder 3: block under the valves")
+        .noneMatch(t -> t.startsWith("Bar to") || t.contains("rockers") || t.contains("lash"));
+    String done = finish(view);
+    assertThat(get("/api/danger")).bodyJson().extractingPath("$").asArray().isEmpty();
+    assertThat((List<String>) JsonPath.read(done, "$.state.valves[*].stage"))
+        .containsOnly("PROVED");
+    assertThat(get("/api/engines/" + engine + "/rounds"))
+        .bodyJson()
+        .extractingPath("$")
+        .asArray()
+        .isEmpty();
+  }
+
+  @Test
+  void aHeadIsAssembledWithTheInnerOutAndTheReminderStaysOpen() {
+    String engine = withSprings(V8);
+    String more = "\"innerOut\":true,\"breakInHours\":1.5,";
+    String view = begin(engine, "ASSEMBLE", "BLOCK", more, "1E", "1I", "3I");
+    assertThat(titles(view))
+        .containsSubsequence(
+            "Valves numbered to their guides",
+            "Each valve lapped and leak-checked",
+            "Guides gauged",
+            "Stems and guides: assembly lube")
+        .contains("1E: spring in, the inner left out")
+        .noneMatch(t -> t.contains("free the locks"));
+    finish(view);
+    assertThat(get("/api/engines/" + engine + "/open-items"))
+        .bodyJson()
+        .extractingPath("$[?(@.kind=='INNER_OUT')].dueHours")
+        .asArray()
+        .containsExactly(5.5);
+  }
+
+  @Test
+  void onThePistonTwoCylindersAreDoneAtOneStopAndTheOilIsLookedAt() {
+    String engine = withSprings(V8);
+    String view = begin(engine, "IN_CAR", "PISTON", "\"innerOut\":false,", "1E", "6I");
+    assertThat(titles(view))
+        .contains("Bar to TDC of cylinder 1 and 6")
+        .containsSubsequence(
+            "Drain the oil and look at it before the engine is cranked", "Fresh oil in");
+    assertThat((Boolean) JsonPath.read(view, "$.state.crankLocked")).isFalse();
+  }
+
+  @Test
+  void aHydraulicEnginesPreloadIsReadInTurns() {
+    String sheet =
+        V8.replace("ROLLER_SOLID", "ROLLER_HYDRAULIC")
+            .replace("\"thread\"", "\"plungerTravelIn\":0.15,\"preloadTurns\":0.5,\"thread\"");
+    String engine = withSprings(sheet);
+    String done = finish(begin(engine, "IN_CAR", "AIR", "\"innerOut\":false,", "3E"));
+    assertThat(titles(done)).anySatisfy(t -> assertThat(t).contains("3E: set the preload"));
+    String rounds = text(get("/api/engines/" + engine + "/rounds"));
+    assertThat(get("/api/rounds/" + JsonPath.read(rounds, "$[0].id")))
+        .bodyJson()
+        .extractingPath("$.valves[0].left.form")
+        .isEqualTo("TURNS");
+  }
+}
