@@ -2299,6 +2299,11 @@ export interface components {
             heightIn?: number;
             hand: string;
         };
+        ArchivedAct: {
+            /** Format: uuid */
+            id: string;
+            done: components["schemas"]["Done"];
+        };
         ArchivedChange: {
             /** Format: uuid */
             id: string;
@@ -2310,6 +2315,35 @@ export interface components {
             check: components["schemas"]["CheckEntry"];
             /** Format: date-time */
             takenAt: string;
+        };
+        ArchivedFinding: {
+            /** Format: uuid */
+            id: string;
+            finding: components["schemas"]["FindingEntry"];
+            /** Format: date-time */
+            foundAt: string;
+        };
+        ArchivedItem: {
+            /** Format: uuid */
+            engineId: string;
+            item: components["schemas"]["OpenItem"];
+        };
+        ArchivedJob: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            engineId: string;
+            plan: components["schemas"]["Planned"];
+            /** Format: double */
+            engineHours: number;
+            hand: string;
+            /** Format: date-time */
+            startedAt: string;
+            /** Format: date-time */
+            endedAt?: string;
+            signedBy?: string;
+            acts: components["schemas"]["ArchivedAct"][];
+            findings: components["schemas"]["ArchivedFinding"][];
         };
         ArchivedLoad: {
             /** Format: uuid */
@@ -2351,6 +2385,13 @@ export interface components {
             /** Format: date-time */
             endedAt?: string;
         };
+        Drive: {
+            pushrods: boolean;
+            hydraulic: boolean;
+            fixingClampsHead: boolean;
+            intakeOff: boolean;
+            innerOut: boolean;
+        };
         EngineDocument: {
             format: string;
             /** Format: int32 */
@@ -2367,11 +2408,49 @@ export interface components {
             springTests: components["schemas"]["ArchivedTest"][];
             lashRounds: components["schemas"]["ArchivedRound"][];
             partsChanged: components["schemas"]["ArchivedChange"][];
+            changeRules?: components["schemas"]["ChangeRulesSheet"];
+            jobs?: components["schemas"]["ArchivedJob"][];
+            openItems?: components["schemas"]["ArchivedItem"][];
+        };
+        Height: {
+            /** Format: double */
+            targetIn: number;
+            /** Format: double */
+            toleranceIn: number;
+            /** Format: double */
+            gaugeLowIn?: number;
+            /** Format: double */
+            gaugeHighIn?: number;
+        };
+        JobPlan: {
+            /** @enum {string} */
+            kind: "IN_CAR" | "HEADS_OFF" | "ASSEMBLE";
+            /** @enum {string} */
+            hold: "AIR" | "PISTON" | "ROPE" | "BLOCK";
+            /** Format: double */
+            psi: number;
+            crankLock: boolean;
+            route: components["schemas"]["Route"];
+            tdcDeg: {
+                [key: string]: number;
+            };
+            valves: components["schemas"]["Work"][];
+            drive: components["schemas"]["Drive"];
+            schools: components["schemas"]["Schools"];
+            torques: components["schemas"]["Torque"][];
         };
         KeptEvent: {
             /** Format: uuid */
             id: string;
             event: components["schemas"]["EventEntry"];
+        };
+        Leg: {
+            /** Format: double */
+            crankDeg: number;
+            /** Format: double */
+            barDeg: number;
+            springs: number[];
+            lash: string[];
         };
         PartsChanged: {
             /** Format: uuid */
@@ -2386,6 +2465,31 @@ export interface components {
             /** Format: date-time */
             changedAt?: string;
         };
+        Planned: {
+            ask: components["schemas"]["JobAsk"];
+            plan: components["schemas"]["JobPlan"];
+            springs: {
+                [key: string]: string;
+            };
+        };
+        Route: {
+            /** @enum {string} */
+            school: "CYLINDER_BY_CYLINDER" | "ALL_SPRINGS_FIRST";
+            legs: components["schemas"]["Leg"][];
+            /** Format: double */
+            barDeg: number;
+        };
+        Schools: {
+            /** @enum {string} */
+            freeing: "SOFT_HAMMER_EDGE" | "STEEL_ON_TOP" | "TOOL";
+            /** @enum {string} */
+            proving: "TAP_SIDEWAYS" | "TAP_TOP" | "BOUNCE" | "AT_END";
+            /** @enum {string} */
+            plugs: "BEFORE_ROCKERS" | "LAST";
+            /** @enum {string} */
+            lubricant: "OIL" | "ASSEMBLY_LUBE" | "GREASE";
+            renewLocks: boolean;
+        };
         StoredFitting: {
             /** Format: uuid */
             id: string;
@@ -2395,6 +2499,16 @@ export interface components {
             /** Format: uuid */
             id: string;
             spring: components["schemas"]["SpringEntry"];
+        };
+        Work: {
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            oldSpring: string;
+            newSpring: string;
+            newSeal: boolean;
+            /** Format: int32 */
+            shims: number;
+            height: components["schemas"]["Height"];
         };
         TakenIn: {
             /** Format: uuid */
@@ -2525,14 +2639,6 @@ export interface components {
             /** Format: int32 */
             count: number;
         };
-        Leg: {
-            /** Format: double */
-            crankDeg: number;
-            /** Format: double */
-            barDeg: number;
-            springs: number[];
-            lash: string[];
-        };
         OffTdc: {
             /** Format: double */
             offDeg: number;
@@ -2558,13 +2664,6 @@ export interface components {
             /** Format: double */
             targetIn: number;
             offers: components["schemas"]["Offer"][];
-        };
-        Route: {
-            /** @enum {string} */
-            school: "CYLINDER_BY_CYLINDER" | "ALL_SPRINGS_FIRST";
-            legs: components["schemas"]["Leg"][];
-            /** Format: double */
-            barDeg: number;
         };
         Duty: {
             /** Format: double */

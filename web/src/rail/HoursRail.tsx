@@ -10,6 +10,8 @@ export interface RailData {
 interface HoursRailProps extends RailData {
   /** Spring tests, marks below the axis. */
   tests?: { testId: string; engineHours: number }[];
+  /** Spring changes that were signed, marks under the changed parts. */
+  jobs?: { id: string; engineHours: number; valves: string[]; signedBy?: string }[];
   /** Whether the end of a planned event can be looked at. */
   foretells?: boolean;
   /** Hour the plan is looked at; null for now. */
@@ -58,7 +60,16 @@ function shortened(name: string, room: number): string {
 }
 
 /** One axis of engine hours: the past to the left, the planned events to the right. */
-export function HoursRail({ rounds, events, changes, tests = [], foretells, hour, onHour }: HoursRailProps) {
+export function HoursRail({
+  rounds,
+  events,
+  changes,
+  tests = [],
+  jobs = [],
+  foretells,
+  hour,
+  onHour,
+}: HoursRailProps) {
   const [box, width] = useWidth<HTMLElement>(1240);
   const now = hoursNow({ rounds, events });
   const all = spans(events, now);
@@ -117,6 +128,17 @@ export function HoursRail({ rounds, events, changes, tests = [], foretells, hour
             <title>{`${c.part.toLowerCase()} changed at ${c.valves.join(" ")}, ${since(now, c.engineHours)}`}</title>
           </path>
         ))}
+        {jobs
+          .filter((j) => j.signedBy)
+          .map((j) => (
+            <path
+              key={j.id}
+              d={`M${x(j.engineHours) - 5} 60 h4 l-1 9 Z M${x(j.engineHours) + 5} 60 h-4 l1 9 Z`}
+              fill="var(--ink)"
+            >
+              <title>{`springs changed at ${j.valves.join(" ")}, ${since(now, j.engineHours)}`}</title>
+            </path>
+          ))}
         {tests.map((t) => (
           <TestMark
             key={t.testId}

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import type { Schemas, Valve } from "../../api/client";
-import { engineSprings, events, lashHistory, rounds } from "../../api/queries";
+import { engineSprings, events, jobs, lashHistory, rounds } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { MARKS, MarkIcon } from "../../plan/verdict";
 import { HoursRail } from "../../rail/HoursRail";
@@ -35,6 +35,7 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
   const e = useQuery(events(engine.id));
   const l = useQuery(lashHistory(engine.id));
   const s = useQuery(engineSprings(engine.id)).data;
+  const j = useQuery(jobs(engine.id)).data;
   if (!r.data || !e.data || !l.data) return <Waiting />;
   const ready = readiness(r.data, e.data);
   return (
@@ -89,6 +90,7 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
         events={e.data}
         changes={l.data.changes}
         tests={s?.tests}
+        jobs={j}
         hour={hour}
         onHour={setHour}
       />

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import type { Schemas, Valve } from "../../api/client";
-import { engineSprings, events, lashHistory, rounds } from "../../api/queries";
+import { engineSprings, events, jobs, lashHistory, rounds } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { MARKS, MarkIcon } from "../../plan/verdict";
 import { HoursRail } from "../../rail/HoursRail";
@@ -63,6 +63,7 @@ function SpringsView({ engine, known }: SpringsViewProps) {
   const r = useQuery(rounds(engine.id)).data;
   const e = useQuery(events(engine.id)).data;
   const l = useQuery(lashHistory(engine.id)).data;
+  const j = useQuery(jobs(engine.id)).data;
   const spring = known.springs.find((s) => s.position === valve);
   return (
     <div className="flex flex-1 flex-col min-[1000px]:h-[calc(100dvh-94px)] min-[1000px]:flex-none">
@@ -123,6 +124,7 @@ function SpringsView({ engine, known }: SpringsViewProps) {
           events={e}
           changes={l.changes}
           tests={known.tests}
+          jobs={j}
           foretells
           hour={hour}
           onHour={setHour}

@@ -8,6 +8,7 @@ import { hoursNow } from "../../rail/HoursRail";
 import { Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { buttonClass } from "../../ui/Button";
+import { OpenLine } from "../change/OpenLine";
 import { SpringsLine } from "../fatigue/SpringsLine";
 import { EngineFilePart } from "../interchange/EngineFilePart";
 import { facesAt } from "../lash/faces";
@@ -75,6 +76,7 @@ function EngineCard({ engine }: { engine: Schemas["EngineView"] }) {
         )}
         {ready && <Next ready={ready} />}
         {springs && <SpringsLine engineId={engine.id} known={springs} />}
+        <OpenLine engineId={engine.id} />
         <span className="flex-1" />
         {ready && <NextStep engineId={engine.id} ready={ready} />}
       </div>

@@ -138,6 +138,39 @@ class JobApiTest extends ApiTest {
   }
 
   @Test
+  void theSpareNearestInLoadToTheOthersOfItsKindIsOfferedFirst() {
+    String test = UUID.randomUUID().toString();
+    put(
+        "/api/spring-tests/" + test,
+        """
+        {"engineId":"%s","engineHours":1,"place":"BENCH","state":"COLD","order":"BANK",
+         "tester":"lever","repeats":1,"hand":"KV"}"""
+            .formatted(engine));
+    String stock = text(get("/api/springs"));
+    String mark = "N-2 " + engine.substring(0, 6);
+    List<String> id = JsonPath.read(stock, "$[?(@.spring.mark=='" + mark + "')].id");
+    String other = "N-1 " + engine.substring(0, 6);
+    List<String> weak = JsonPath.read(stock, "$[?(@.spring.mark=='" + other + "')].id");
+    load(test, "\"springId\":\"" + weak.get(0) + "\"", 199);
+    load(test, "\"springId\":\"" + id.get(0) + "\"", 216);
+    load(test, "\"valve\":\"1E\"", 215);
+    load(test, "\"valve\":\"5E\"", 217);
+    String plan = text(post("/api/engines/" + engine + "/job-plan", ask("AIR", valve("3E"))));
+    assertThat((String) JsonPath.read(plan, "$.valves[0].newSpring")).isEqualTo(mark);
+    assertThat((String) JsonPath.read(plan, "$.valves[0].offers[0].words"))
+        .startsWith("216 lbf at 1.950");
+  }
+
+  private void load(String test, String which, double lbf) {
+    assertThat(
+            put(
+                "/api/spring-tests/" + test + "/readings/" + UUID.randomUUID(),
+                "{%s,\"heightIn\":1.95,\"loadLbf\":%s,\"member\":\"WHOLE\",\"again\":false,\"hand\":\"KV\"}"
+                    .formatted(which, lbf)))
+        .hasStatusOk();
+  }
+
+  @Test
   void whatCannotBePlannedIsRefusedAtItsField() {
     String path = "/api/engines/" + engine + "/job-plan";
     assertThat(post(path, ask("AIR", ""))).hasStatus(422);
@@ -173,6 +206,10 @@ class JobApiTest extends ApiTest {
     String items = text(get("/api/engines/" + engine + "/open-items"));
     assertThat((List<String>) JsonPath.read(items, "$[*].kind"))
         .containsExactlyInAnyOrder("RECHECK", "STAND_IN", "ODD", "ODD");
+    String file = text(get("/api/engines/" + engine + "/file"));
+    assertThat((List<?>) JsonPath.read(file, "$.jobs[0].acts")).hasSizeGreaterThan(40);
+    assertThat((List<?>) JsonPath.read(file, "$.openItems")).hasSize(4);
+    comesBackInAsAnotherEngine(file);
     String item = JsonPath.read(items, "$[0].id");
     String close = "/api/engines/" + engine + "/open-items/" + item + "/closed";
     assertThat(put(close, "{\"hand\":\"KV\",\"why\":\" \"}")).hasStatus(422);
@@ -188,6 +225,17 @@ class JobApiTest extends ApiTest {
                         "AIR",
                         "{\"valve\":\"1E\",\"sameAgain\":true,\"newSeal\":false,\"standIn\":false}"))))
         .contains("\"minutes\"");
+  }
+
+  /** Every id made anew, so that nothing of it is here yet; then out again, the same. */
+  private void comesBackInAsAnotherEngine(String file) {
+    Map<String, String> ids = new java.util.HashMap<>();
+    String other =
+        java.util.regex.Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")
+            .matcher(file)
+            .replaceAll(m -> ids.computeIfAbsent(m.group(), id -> UUID.randomUUID().toString()));
+    assertThat(put("/api/engine-files", other)).hasStatusOk();
+    assertThat(text(get("/api/engines/" + ids.get(engine) + "/file"))).isEqualTo(other);
   }
 
   @Test

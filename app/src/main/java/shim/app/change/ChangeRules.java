@@ -81,7 +81,7 @@ public class ChangeRules {
     }
   }
 
-  ChangeRulesSheet of(UUID engineId) {
+  public ChangeRulesSheet of(UUID engineId) {
     return rows.findByEngineId(engineId)
         .map(r -> json.readValue(r.sheet, ChangeRulesSheet.class))
         .orElse(ChangeRulesSheet.BLANK);

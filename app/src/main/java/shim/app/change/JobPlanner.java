@@ -270,12 +270,13 @@ class JobPlanner {
       if (!engine.layout().positions().contains(v.valve())) {
         throw Refusal.invalid("valves", "this engine has no valve " + v.valve());
       }
-      works.add(work(v, known, sheet, ask, taken, marks));
+      works.add(work(engineId, v, known, sheet, ask, taken, marks));
     }
     return works;
   }
 
   private JobPlan.Work work(
+      UUID engineId,
       AskedValve v,
       Pockets.EnginePockets known,
       ChangeRules.ChangeRulesSheet sheet,
@@ -292,7 +293,8 @@ class JobPlanner {
                         "valves", v.valve() + " has no spring written down: put the set in first"));
     String old = pocket.mark();
     marks.put(old, pocket.fitting().springId());
-    Optional<Springs.StoredSpring> next = v.sameAgain() ? Optional.empty() : next(v, pocket, taken);
+    Optional<Springs.StoredSpring> next =
+        v.sameAgain() ? Optional.empty() : next(engineId, v, pocket, taken);
     next.ifPresent(
         s -> {
           taken.add(s.id());
@@ -318,7 +320,7 @@ class JobPlanner {
   }
 
   private Optional<Springs.StoredSpring> next(
-      AskedValve v, Pockets.PocketView pocket, Set<UUID> taken) {
+      UUID engineId, AskedValve v, Pockets.PocketView pocket, Set<UUID> taken) {
     if (v.spring() != null) {
       Springs.StoredSpring asked = springs.get(v.spring());
       if (asked.spring().scrapped()) {
@@ -326,7 +328,9 @@ class JobPlanner {
       }
       return Optional.of(asked);
     }
-    return stock.bestFirst(pocket).stream().filter(s -> !taken.contains(s.id())).findFirst();
+    return stock.bestFirst(pocket, engineId).stream()
+        .filter(s -> !taken.contains(s.id()))
+        .findFirst();
   }
 
   private List<PlannedValve> valves(UUID engineId, Planned planned) {
@@ -342,7 +346,7 @@ class JobPlanner {
                   w.newSpring(),
                   planned.springs().get(w.newSpring()),
                   w.height().targetIn(),
-                  stock.offers(pocket));
+                  stock.offers(pocket, engineId));
             })
         .toList();
   }

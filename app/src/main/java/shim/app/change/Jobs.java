@@ -177,15 +177,32 @@ class Jobs {
   /** Keeps what was seen. */
   void find(UUID jobId, UUID findingId, FindingEntry entry) {
     row(jobId);
-    FindingRow row = findings.findById(findingId).orElseGet(() -> new FindingRow(findingId, jobId));
+    FindingRow row = findings.findById(findingId).orElse(null);
+    Instant at = row == null ? now() : row.foundAt;
+    FindingRow written = write(row == null ? new FindingRow(findingId, jobId) : row, entry, at);
+    Because.of(entry.hand(), "finding");
+    findings.saveAndFlush(written);
+  }
+
+  private static FindingRow write(FindingRow row, FindingEntry entry, Instant at) {
     row.valve = entry.valve() == null ? null : entry.valve().toString();
     row.what = entry.what();
     row.grade = entry.grade();
     row.note = entry.note();
     row.hand = entry.hand();
-    row.foundAt = row.foundAt == null ? now() : row.foundAt;
-    Because.of(entry.hand(), "finding");
-    findings.saveAndFlush(row);
+    row.foundAt = at;
+    return row;
+  }
+
+  /** A finding as a row of its own. */
+  static FindingRow row(UUID id, UUID jobId, FindingEntry entry, Instant at) {
+    return write(new FindingRow(id, jobId), entry, at);
+  }
+
+  /** A finding as it was sent. */
+  static FindingEntry entry(FindingRow f) {
+    return new FindingEntry(
+        f.valve == null ? null : Position.parse(f.valve), f.what, f.grade, f.note, f.hand);
   }
 
   /** Keeps a photo with its finding. */

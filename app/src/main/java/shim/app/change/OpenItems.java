@@ -94,7 +94,7 @@ class OpenItems {
     return rows.findByEngineIdOrderByOpenedAt(engineId).stream().map(OpenItems::view).toList();
   }
 
-  private static OpenItem view(OpenRow r) {
+  static OpenItem view(OpenRow r) {
     return new OpenItem(
         r.id,
         r.jobId,

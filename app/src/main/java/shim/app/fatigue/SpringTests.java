@@ -10,8 +10,11 @@ import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -172,6 +175,19 @@ public class SpringTests {
     row.note = s.note();
     Because.of(s.hand(), "test begun");
     tests.saveAndFlush(row);
+  }
+
+  /** What a spring last showed, whole, at a height; as the tester read. */
+  public record LastLoad(double heightIn, double loadLbf) {}
+
+  /** The last whole reading of each of some springs; those never read are left out. */
+  @Transactional(readOnly = true)
+  public Map<UUID, LastLoad> lastLoads(Collection<UUID> springs) {
+    Map<UUID, LastLoad> last = new HashMap<>();
+    loads.findBySpringIdInOrderByTakenAt(springs).stream()
+        .filter(r -> r.member == Member.WHOLE)
+        .forEach(r -> last.put(r.springId, new LastLoad(r.heightIn, r.loadLbf)));
+    return last;
   }
 
   /** The test that was begun with a lash round. */

@@ -7,8 +7,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import shim.app.change.ChangeRules;
+import shim.app.change.JobArchive;
 import shim.app.engine.Engines;
 import shim.app.fatigue.TestArchive;
 import shim.app.http.Refusal;
@@ -35,6 +38,8 @@ class EngineFile {
   private final SpringRules rules;
   private final TestArchive tests;
   private final LashArchive lash;
+  private final ChangeRules changeRules;
+  private final JobArchive jobs;
 
   EngineFile(
       Engines engines,
@@ -44,7 +49,9 @@ class EngineFile {
       Springs springs,
       SpringRules rules,
       TestArchive tests,
-      LashArchive lash) {
+      LashArchive lash,
+      ChangeRules changeRules,
+      JobArchive jobs) {
     this.engines = engines;
     this.events = events;
     this.runs = runs;
@@ -53,6 +60,8 @@ class EngineFile {
     this.rules = rules;
     this.tests = tests;
     this.lash = lash;
+    this.changeRules = changeRules;
+    this.jobs = jobs;
   }
 
   /** An event with its id. */
@@ -63,6 +72,7 @@ class EngineFile {
    *
    * @param fittings all of these springs, so that hours run in other engines are not lost; those of
    *     engines that are not here come in once that engine does
+   * @param changeRules missing, as jobs and openItems, in a file from before spring changes
    */
   record EngineDocument(
       String format,
@@ -77,7 +87,10 @@ class EngineFile {
       SpringRules.SpringRulesSheet springRules,
       List<TestArchive.ArchivedTest> springTests,
       List<LashArchive.ArchivedRound> lashRounds,
-      List<LashArchive.ArchivedChange> partsChanged) {}
+      List<LashArchive.ArchivedChange> partsChanged,
+      ChangeRules.@Nullable ChangeRulesSheet changeRules,
+      @Nullable List<JobArchive.ArchivedJob> jobs,
+      @Nullable List<JobArchive.ArchivedItem> openItems) {}
 
   @Transactional(readOnly = true)
   public EngineDocument export(UUID id) {
@@ -117,7 +130,10 @@ class EngineFile {
         rules.of(id),
         tested,
         lash.rounds(id),
-        lash.changes(id));
+        lash.changes(id),
+        changeRules.of(id),
+        jobs.jobs(id),
+        jobs.items(id));
   }
 
   public UUID take(EngineDocument d) {
@@ -135,6 +151,19 @@ class EngineFile {
     d.springTests().forEach(tests::put);
     d.lashRounds().forEach(lash::put);
     d.partsChanged().forEach(lash::put);
+    takeChanges(d);
     return d.id();
+  }
+
+  private void takeChanges(EngineDocument d) {
+    if (d.changeRules() != null) {
+      changeRules.put(d.id(), d.changeRules(), null);
+    }
+    if (d.jobs() != null) {
+      d.jobs().forEach(jobs::put);
+    }
+    if (d.openItems() != null) {
+      d.openItems().forEach(jobs::put);
+    }
   }
 }

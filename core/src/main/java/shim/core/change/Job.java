@@ -330,7 +330,12 @@ public record Job(
           count(Item.LOCKS, t -> t.takenOff(2));
           count(Item.RETAINERS, t -> t.takenOff(1));
         }
-        case DROPPED -> set(p, v.stage(Stage.DROPPED));
+        case DROPPED -> {
+          set(p, v.stage(Stage.DROPPED));
+          if (!anyLoose(p.cylinder())) {
+            held.remove(p.cylinder());
+          }
+        }
         case SEATED -> set(p, v.pushrod(Pushrod.SEATED));
         case LASH -> set(p, v.lash(true));
         default -> {

@@ -158,8 +158,9 @@ class JobTest {
     assertThat(refused(lost, act(Act.REHELD, 3))).contains("what holds the valve now");
     Job again = lost.after(act(Act.REHELD, 3, null, "air again"));
     assertThat(again.refuses(act(Act.SPRING_OUT, "3E", null, "scrap"))).isEmpty();
-    Job dropped = lost.after(act(Act.DROPPED, "3E")).after(act(Act.REHELD, 3, null, "nothing"));
+    Job dropped = lost.after(act(Act.DROPPED, "3E"));
     assertThat(dropped.openForSigning()).contains("3E dropped: the head comes off");
+    assertThat(dropped.refuses(act(Act.ABANDON, null, null, "head off"))).isEmpty();
     Job harmless = Plans.walkTo(PLAN, "3E:FREE").after(act(Act.AIR_LOST, 3));
     assertThat(harmless.held()).isEmpty();
     assertThat(Script.of(PLAN).next(harmless.ticked()).orElseThrow().id()).isEqualTo("c3:HOLD");
