@@ -1701,6 +1701,8 @@ export interface components {
             fromDeg?: number;
             /** Format: double */
             offDeg?: number;
+            /** Format: double */
+            headIn?: number;
             crankLock?: boolean;
             /** @enum {string} */
             order?: "CYLINDER_BY_CYLINDER" | "ALL_SPRINGS_FIRST";
@@ -2610,6 +2612,8 @@ export interface components {
             pistonForceLbf: number;
             /** Format: double */
             holdsWithinDeg: number;
+            /** Format: double */
+            valveHeldLbf?: number;
             lockWanted: boolean;
             curves: components["schemas"]["AirCurve"][];
         };

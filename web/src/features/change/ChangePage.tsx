@@ -10,7 +10,7 @@ import { useKept, useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
 import { Check, Field, Select } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
-import { readNumber } from "../../units/load";
+import { heightUnit, readHeight, readNumber } from "../../units/load";
 import { PlanParts } from "./PlanParts";
 
 type Ask = Schemas["JobAsk"];
@@ -81,6 +81,7 @@ function Planning({ engine, known }: PlanningProps) {
   const [heat, setHeat] = useState<Ask["state"]>("COLD");
   const [psi, setPsi] = useState("");
   const [off, setOff] = useState("");
+  const [head, setHead] = useState("");
   const [from, setFrom] = useState("");
   const [order, setOrder] = useState<Ask["order"]>();
   const [lock, setLock] = useState<boolean>();
@@ -97,6 +98,7 @@ function Planning({ engine, known }: PlanningProps) {
     hold: kind === "IN_CAR" ? hold : "BLOCK",
     psi: figure(psi),
     offDeg: figure(off),
+    headIn: head.trim() === "" ? undefined : readHeight(head, settings.unit),
     fromDeg: figure(from),
     crankLock: lock,
     order,
@@ -221,6 +223,15 @@ function Planning({ engine, known }: PlanningProps) {
                   inputMode="decimal"
                   className="num text-lg"
                   onChange={(e) => setOff(e.target.value)}
+                />
+                <Field
+                  label={`Valve head, ${heightUnit(settings.unit)}`}
+                  hint="what air holds it with"
+                  value={head}
+                  inputMode="decimal"
+                  className="num text-lg"
+                  onChange={(e) => setHead(e.target.value)}
+                  error={error("headIn")}
                 />
               </>
             )}

@@ -40,6 +40,12 @@ export function PlanParts({ plan, asked, onAsked, onOrder, lock, onLock }: PlanP
               <b className="num text-2xl">{plan.air.fallIn.toFixed(3)}</b> in a dropped valve could fall, plus
               the chamber
             </p>
+            {plan.air.valveHeldLbf !== undefined && (
+              <p>
+                <b className="num text-2xl">{plan.air.valveHeldLbf.toFixed(0)}</b> lbf keep a valve up: press
+                harder, and it goes down
+              </p>
+            )}
             <p className="text-muted">
               Within {plan.air.holdsWithinDeg.toFixed(1)}° it should not turn by itself (green).
             </p>

@@ -10,15 +10,27 @@ import { Notice } from "../../ui/Notice";
 import { Sheet } from "../../ui/Sheet";
 import { loadText } from "../../units/load";
 
-/** The connected tester; it is told where it stands, so that it starts afresh there. */
+/** A poll that was on its way while the tester was moved may still bring the place before, ms. */
+const ON_ITS_WAY = 300;
+
+/**
+ * The connected tester; it is told where it stands, so that it starts afresh there. Until it has
+ * answered from its new place nothing is steady: a second press must not take the spring before.
+ */
 export function useTester(place: string | undefined, heightIn: number) {
   const query = useQuery(testerQuery(true));
   const connected = query.data?.connected ?? false;
+  const [placedAt, setPlacedAt] = useState(Number.POSITIVE_INFINITY);
   useEffect(() => {
     if (!connected || !place) return;
-    void api.PUT("/api/tester/place", { body: { place, heightIn } }).catch(() => undefined);
+    setPlacedAt(Number.POSITIVE_INFINITY);
+    void api
+      .PUT("/api/tester/place", { body: { place, heightIn } })
+      .catch(() => undefined)
+      .finally(() => setPlacedAt(Date.now()));
   }, [connected, place, heightIn]);
-  return query.data;
+  const here = query.dataUpdatedAt > placedAt + ON_ITS_WAY;
+  return query.data && { ...query.data, steady: query.data.steady && here };
 }
 
 interface LivePartProps {

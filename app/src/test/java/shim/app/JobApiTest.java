@@ -51,7 +51,7 @@ class JobApiTest extends ApiTest {
   private static String ask(String hold, String valves) {
     return """
         {"kind":"IN_CAR","hold":"%s","intakeOff":false,"innerOut":false,"state":"COLD",
-         "offDeg":10,"valves":[%s]}"""
+         "offDeg":10,"headIn":2.02,"valves":[%s]}"""
         .formatted(hold, valves);
   }
 
@@ -128,6 +128,8 @@ class JobApiTest extends ApiTest {
     double torque = JsonPath.read(plan, "$.air.torqueLbfFt");
     assertThat(torque).isBetween(32.5, 33.5);
     assertThat((Boolean) JsonPath.read(plan, "$.air.lockWanted")).isTrue();
+    double held = JsonPath.read(plan, "$.air.valveHeldLbf");
+    assertThat(held).as("80 psi on 2.02 in, by hand").isBetween(256.0, 257.0);
     List<String> in = JsonPath.read(plan, "$.valves[*].newSpring");
     assertThat(in).doesNotHaveDuplicates().allSatisfy(m -> assertThat(m).startsWith("N-"));
     double each = JsonPath.read(plan, "$.routes.CYLINDER_BY_CYLINDER.barDeg");

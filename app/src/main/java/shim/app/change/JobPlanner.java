@@ -82,6 +82,7 @@ class JobPlanner {
    * What is wanted.
    *
    * @param fromDeg where the crank stands now; blank where it does not matter
+   * @param headIn diameter of a valve's head, for the force that holds it
    * @param offDeg how far off TDC the crank may be found, for the torque of air
    */
   record JobAsk(
@@ -90,6 +91,7 @@ class JobPlanner {
       @Nullable Double psi,
       @Nullable Double fromDeg,
       @Nullable Double offDeg,
+      @Nullable Double headIn,
       @Nullable Boolean crankLock,
       Route.@Nullable School order,
       boolean intakeOff,
@@ -111,6 +113,7 @@ class JobPlanner {
    * What air does to the crank.
    *
    * @param lockWanted at the chosen point air turns the crank, or all but does
+   * @param valveHeldLbf what keeps a valve up: pressure on its head; missing without a diameter
    * @param holdsWithinDeg closer to TDC than this the crank stays by itself
    */
   record AirView(
@@ -120,6 +123,7 @@ class JobPlanner {
       double fallIn,
       double pistonForceLbf,
       double holdsWithinDeg,
+      @Nullable Double valveHeldLbf,
       boolean lockWanted,
       List<AirCurve> curves) {}
 
@@ -212,6 +216,9 @@ class JobPlanner {
     Map<String, UUID> marks = new HashMap<>();
     List<JobPlan.Work> works = works(engineId, engine, ask, sheet, marks);
     double psi = ask.psi() == null ? sheet.usualPsi() : ask.psi();
+    if (ask.headIn() != null && !(ask.headIn() >= 0.5 && ask.headIn() <= 3)) {
+      throw Refusal.invalid("headIn", "a valve's head is 0.5 to 3 in wide");
+    }
     if (!(psi >= 20 && psi <= 200)) {
       throw Refusal.invalid("psi", "air of 20 to 200 psi");
     }
@@ -366,6 +373,7 @@ class JobPlanner {
         slide.get().belowTdcIn(off),
         slide.get().forceLbf(psi),
         slide.get().holdsWithinDeg(psi, team.usualTurnsAt()),
+        ask.headIn() == null ? null : CrankSlide.valveForceLbf(psi, ask.headIn()),
         lockWanted(sheet, team, ask),
         Stream.concat(Stream.of(psi), Stream.of(50.0, 100.0).filter(p -> p != psi))
             .map(p -> new AirCurve(p, slide.get().curve(p, CURVE_TO_DEG)))

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -52,6 +53,9 @@ final class Guard {
     if (job.parked() != null && d.act() != Act.RESUME) {
       return Optional.of("the job is parked: take it up again first");
     }
+    if (!d.step().isEmpty() && !isStep(d)) {
+      return Optional.of("this walk has no such step: " + d.step());
+    }
     boolean before = d.act() == Act.ACCEPT || d.act() == Act.LAY_OUT || d.act() == Act.ABANDON;
     if (!job.accepted() && !before) {
       return Optional.of("read and accept the cautions first");
@@ -61,6 +65,17 @@ final class Guard {
         .filter(e -> d.act() != Act.REHELD && d.act() != Act.DROPPED)
         .map(e -> "the hold is lost at cylinder " + e.getKey() + ": see to its valve first")
         .findFirst();
+  }
+
+  /** A step is only done by its own act at its own place. */
+  private boolean isStep(Done d) {
+    return Script.of(plan).steps().stream()
+        .anyMatch(
+            s ->
+                s.id().equals(d.step())
+                    && s.act() == d.act()
+                    && Objects.equals(s.cylinder(), d.cylinder())
+                    && Objects.equals(s.valve(), d.valve()));
   }
 
   // ---- the engine as a whole

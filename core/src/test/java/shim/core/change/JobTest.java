@@ -200,6 +200,16 @@ class JobTest {
   }
 
   @Test
+  void aStepIsOnlyDoneByItsOwnActAtItsOwnPlace() {
+    Job job = Plans.walkTo(PLAN, "3E:PROVE");
+    Done faked = new Done(Act.TICK, "3E:PROVE", null, E3, null, null, "KV", Plans.NOON);
+    assertThat(refused(job, faked)).contains("no such step");
+    Done elsewhere =
+        new Done(Act.PROVE, "3E:PROVE", null, Position.parse("3I"), null, null, "KV", Plans.NOON);
+    assertThat(refused(job, elsewhere)).contains("no such step");
+  }
+
+  @Test
   void onlyAPlainStepIsTakenBack() {
     Job job = Plans.walkTo(PLAN, "leg0:BAR");
     Job back = job.after(act(Act.UNTICK, null, null, "tick:covers-off"));
