@@ -2393,6 +2393,7 @@ export interface components {
             fixingClampsHead: boolean;
             intakeOff: boolean;
             innerOut: boolean;
+            clampRule?: string;
         };
         EngineDocument: {
             format: string;

@@ -260,7 +260,12 @@ class JobPlanner {
             && engine.drive().adjuster() != Adjuster.BUCKET_SHIM;
     boolean clamps = sheet.drive() != null && Boolean.TRUE.equals(sheet.drive().fixingClampsHead());
     return new JobPlan.Drive(
-        pushrods, engine.drive().lifter().hydraulic(), clamps, ask.intakeOff(), ask.innerOut());
+        pushrods,
+        engine.drive().lifter().hydraulic(),
+        clamps,
+        ask.intakeOff(),
+        ask.innerOut(),
+        clamps ? sheet.drive().clampNote() : null);
   }
 
   private List<JobPlan.Work> works(

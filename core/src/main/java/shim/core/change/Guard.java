@@ -2,7 +2,6 @@ package shim.core.change;
 
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -96,7 +95,7 @@ final class Guard {
       case RESUME -> when(job.parked() == null, "the job is not parked");
       case ABANDON ->
           d.text().isEmpty() ? Optional.of("say why it ends unfinished") : leaving("closed");
-      case SIGN -> openForSigning().stream().findFirst();
+      case SIGN -> Signing.open(job).stream().findFirst();
       case UNTICK ->
           when(
               !d.text().startsWith("tick:") || !job.ticked().contains(d.text()),
@@ -375,34 +374,6 @@ final class Guard {
         when(job.valve(p).stage() != Stage.PROVED, isNow(p, job.valve(p))),
         when(!here, p + " may be on its lobe here: bar to its stop first"),
         when(Double.isNaN(d.number()), "enter what it reads"));
-  }
-
-  // ---- the signature
-
-  List<String> openForSigning() {
-    List<String> open = new ArrayList<>();
-    job.valves()
-        .forEach(
-            (p, v) -> {
-              if (v.stage() == Stage.DROPPED) {
-                open.add(p + " dropped: the head comes off");
-              } else if (v.stage() != Stage.PROVED) {
-                open.add(p + " is not finished: " + v.stage().words());
-              }
-            });
-    job.held().forEach((c, h) -> open.add("the hold is still on at cylinder " + c));
-    if (job.crankLocked()) {
-      open.add("the crank is still locked");
-    }
-    job.off().forEach(c -> open.add("the rockers of cylinder " + c + " are off"));
-    for (Item item : Item.values()) {
-      job.count(item).difference(item).ifPresent(open::add);
-    }
-    Script.of(plan).steps().stream()
-        .filter(s -> s.act() != Act.SIGN && s.act() != Act.COUNTED)
-        .filter(s -> !job.ticked().contains(s.id()))
-        .forEach(s -> open.add("not done: " + s.title()));
-    return open;
   }
 
   // ---- shared

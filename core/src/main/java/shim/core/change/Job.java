@@ -113,7 +113,7 @@ public record Job(
 
   /** All that stands against the signature. */
   public List<String> openForSigning() {
-    return new Guard(this).openForSigning();
+    return Signing.open(this);
   }
 
   public ValveState valve(Position p) {

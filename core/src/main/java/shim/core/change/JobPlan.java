@@ -94,6 +94,7 @@ public record JobPlan(
    *
    * @param fixingClampsHead the rocker fixings hold the head down too
    * @param intakeOff the intake comes off to reach the pushrods
+   * @param clampRule the torque rule of fixings that clamp the head
    * @param innerOut the inner springs stay out for a break-in
    */
   public record Drive(
@@ -101,7 +102,15 @@ public record JobPlan(
       boolean hydraulic,
       boolean fixingClampsHead,
       boolean intakeOff,
-      boolean innerOut) {}
+      boolean innerOut,
+      @Nullable String clampRule) {
+
+    /** What is said where fixings that clamp the head are loosened or done up. */
+    String clampCaution() {
+      String rule = clampRule == null ? "by its own torque rule" : clampRule.strip();
+      return "These fixings clamp the head: one at a time, " + rule + ".";
+    }
+  }
 
   /**
    * One line of the team's torque sheet.

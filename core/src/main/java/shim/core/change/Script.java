@@ -199,10 +199,7 @@ public record Script(List<Step> steps) {
     private void rockersOff(int c) {
       Step s = at(c, Act.ROCKERS_OFF, "Cylinder " + c + ": rockers and pushrods off, in order");
       s = s.looking("rocker underside", "pushrod tips", "rub marks on the pushrods");
-      set(
-          plan.drive().fixingClampsHead()
-              ? s.careful("These fixings clamp the head: one at a time, by its own torque rule.")
-              : s);
+      set(plan.drive().fixingClampsHead() ? s.careful(plan.drive().clampCaution()) : s);
     }
 
     private void hold(int c) {
@@ -318,10 +315,7 @@ public record Script(List<Step> steps) {
                             .looking("it springs back from the cup, and turns freely")));
       }
       Step on = at(c, Act.ROCKERS_ON, "Cylinder " + c + ": rockers on");
-      set(
-          plan.drive().fixingClampsHead()
-              ? on.careful("These fixings clamp the head: one at a time, by its own torque rule.")
-              : on);
+      set(plan.drive().fixingClampsHead() ? on.careful(plan.drive().clampCaution()) : on);
       plan.torques().stream().filter(Torque::perCylinder).forEach(t -> torque(t, c));
     }
 

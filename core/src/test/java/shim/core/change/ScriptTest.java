@@ -70,12 +70,17 @@ class ScriptTest {
             Hold.AIR,
             Route.School.CYLINDER_BY_CYLINDER,
             Schools.USUAL,
-            new JobPlan.Drive(true, false, true, true, false),
+            new JobPlan.Drive(true, false, true, true, false, "45 lbf·ft in three steps"),
             work("3E", "B-1"));
     List<String> ids = Script.of(plan).steps().stream().map(Step::id).toList();
     assertThat(ids.indexOf("tick:oil-look")).isPositive();
     assertThat(ids).containsSubsequence("tick:oil-look", "tick:oil-new", "tick:fuel", "tick:start");
     assertThat(Script.cautions(plan)).anySatisfy(c -> assertThat(c).contains("clamp the head"));
+    assertThat(Script.of(plan).steps())
+        .filteredOn(s -> s.act() == Act.ROCKERS_OFF || s.act() == Act.ROCKERS_ON)
+        .hasSize(2)
+        .allSatisfy(
+            s -> assertThat(s.caution()).endsWith("one at a time, 45 lbf·ft in three steps."));
     assertThat(Script.of(Plans.onAir(work("3E", "B-1"))).steps())
         .noneMatch(s -> s.id().equals("tick:oil-look"));
   }
