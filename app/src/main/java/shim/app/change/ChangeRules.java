@@ -90,11 +90,11 @@ public class ChangeRules {
   @Transactional
   public ChangeRulesSheet put(UUID engineId, ChangeRulesSheet sheet, @Nullable String who) {
     engines.get(engineId);
-    between("psi", sheet.psi(), 20, 200, "air of 20 to 200 psi");
-    between("turnsAtLbfFt", sheet.turnsAtLbfFt(), 1, 200, "1 to 200 lbf·ft");
-    between("warnAfterMinutes", sheet.warnAfterMinutes(), 1, 600, "1 to 600 minutes");
-    between("gaugeLowIn", sheet.gaugeLowIn(), 0.5, 6, "0.5 to 6 in");
-    between("gaugeHighIn", sheet.gaugeHighIn(), 0.5, 6, "0.5 to 6 in");
+    Refusal.outside("psi", sheet.psi(), 20, 200, "air of 20 to 200 psi");
+    Refusal.outside("turnsAtLbfFt", sheet.turnsAtLbfFt(), 1, 200, "1 to 200 lbf·ft");
+    Refusal.outside("warnAfterMinutes", sheet.warnAfterMinutes(), 1, 600, "1 to 600 minutes");
+    Refusal.outside("gaugeLowIn", sheet.gaugeLowIn(), 0.5, 6, "0.5 to 6 in");
+    Refusal.outside("gaugeHighIn", sheet.gaugeHighIn(), 0.5, 6, "0.5 to 6 in");
     for (int i = 0; i < sheet.sheet().size(); i++) {
       requireTorque("torques[" + i + "]", sheet.sheet().get(i));
     }
@@ -117,13 +117,6 @@ public class ChangeRules {
     if (t.source().isBlank()) {
       throw Refusal.invalid(
           field, t.of() + ": whose figure is it, the fastener maker's or the engine maker's?");
-    }
-  }
-
-  private static void between(
-      String field, @Nullable Double value, double low, double high, String words) {
-    if (value != null && !(value >= low && value <= high)) {
-      throw Refusal.invalid(field, words);
     }
   }
 }

@@ -61,10 +61,9 @@ class HandOver {
       case LASH -> lash(row, planned, done);
       case PARK -> park(row, done);
       case ABANDON ->
-          items.open(
-              Jobs.named(row.id, "abandoned"),
-              row.engineId,
-              row.id,
+          open(
+              row,
+              "abandoned",
               OpenItems.Kind.UNFINISHED,
               "job ended unfinished: " + done.word(),
               null,
@@ -220,12 +219,22 @@ class HandOver {
         done.at());
   }
 
+  /** Opens an item under a name of its own in the job, so that doing it twice does it once. */
+  private void open(
+      JobRow row,
+      String thing,
+      OpenItems.Kind kind,
+      String words,
+      @Nullable Double dueHours,
+      String hand) {
+    items.open(Jobs.named(row.id, thing), row.engineId, row.id, kind, words, dueHours, hand);
+  }
+
   private void park(JobRow row, Done done) {
     if (String.valueOf(done.word()).startsWith(JobShow.ORDER)) {
-      items.open(
-          Jobs.named(row.id, "order " + done.at()),
-          row.engineId,
-          row.id,
+      open(
+          row,
+          "order " + done.at(),
           OpenItems.Kind.ORDER,
           String.valueOf(done.word()),
           null,
@@ -244,10 +253,9 @@ class HandOver {
       innerOut(row, planned, done);
       return;
     }
-    items.open(
-        Jobs.named(row.id, "recheck"),
-        row.engineId,
-        row.id,
+    open(
+        row,
+        "recheck",
         OpenItems.Kind.RECHECK,
         "re-check lash after the first heat cycle: "
             + String.join(
@@ -258,10 +266,9 @@ class HandOver {
         .filter(JobPlanner.AskedValve::standIn)
         .forEach(
             v ->
-                items.open(
-                    Jobs.named(row.id, "stand-in " + v.valve()),
-                    row.engineId,
-                    row.id,
+                open(
+                    row,
+                    "stand-in " + v.valve(),
                     OpenItems.Kind.STAND_IN,
                     v.valve() + " runs a stand-in spring until the right one comes",
                     null,
@@ -287,10 +294,9 @@ class HandOver {
     sets.forEach(
         (p, set) -> {
           if (!set.equals(most)) {
-            items.open(
-                Jobs.named(row.id, "odd " + p),
-                row.engineId,
-                row.id,
+            open(
+                row,
+                "odd " + p,
                 OpenItems.Kind.ODD,
                 p + " runs a spring of " + set + " among " + most,
                 null,
@@ -301,10 +307,9 @@ class HandOver {
 
   private void innerOut(JobRow row, JobPlanner.Planned planned, Done done) {
     if (planned.plan().drive().innerOut()) {
-      items.open(
-          Jobs.named(row.id, "inner"),
-          row.engineId,
-          row.id,
+      open(
+          row,
+          "inner",
           OpenItems.Kind.INNER_OUT,
           "inner springs are out for the break-in: put them back",
           row.engineHours

@@ -20,7 +20,7 @@ import shim.core.change.Act;
 import shim.core.change.Done;
 import shim.core.change.Job;
 import shim.core.change.JobPlan;
-import shim.core.change.Script;
+import shim.core.change.Step;
 import shim.core.engine.Position;
 
 /** Jobs as they are read, and what on any of them is dangerous now. */
@@ -56,6 +56,8 @@ class JobReader {
     JobRow row = jobs.row(id);
     JobPlanner.Planned planned = jobs.planned(row);
     List<Done> done = jobs.done(id);
+    Job job = Job.of(planned.plan(), done);
+    JobViews.JobState state = JobShow.of(job, done.size());
     Engines.Stored engine = engines.get(row.engineId);
     return new JobView(
         row.id,
@@ -68,29 +70,23 @@ class JobReader {
         row.startedAt,
         row.endedAt,
         row.signedBy,
-        JobShow.of(planned.plan(), done),
-        atHeight(row, planned, done),
+        state,
+        atHeight(row, planned, job, state.next()),
         done,
         findings.findByJobIdOrderByFoundAt(id).stream().map(JobReader::finding).toList());
   }
 
   /** The load check: what the spring that goes in next does at the height just measured. */
   private Pockets.@Nullable AtHeight atHeight(
-      JobRow row, JobPlanner.Planned planned, List<Done> done) {
-    Job job = Job.of(planned.plan(), done);
-    return Script.of(planned.plan())
-        .next(job.ticked())
-        .filter(s -> s.act() == Act.SPRING_IN && s.valve() != null)
-        .filter(s -> job.valve(s.valve()).heightIn() != null)
-        .filter(s -> planned.springs().containsKey(String.valueOf(s.word())))
-        .map(
-            s ->
-                pockets.at(
-                    row.engineId,
-                    s.valve(),
-                    job.valve(s.valve()).heightIn(),
-                    planned.springs().get(String.valueOf(s.word()))))
-        .orElse(null);
+      JobRow row, JobPlanner.Planned planned, Job job, @Nullable Step next) {
+    if (next == null || next.act() != Act.SPRING_IN || next.valve() == null) {
+      return null;
+    }
+    Double measured = job.valve(next.valve()).heightIn();
+    UUID spring = planned.springs().get(String.valueOf(next.word()));
+    return measured == null || spring == null
+        ? null
+        : pockets.at(row.engineId, next.valve(), measured, spring);
   }
 
   private static JobFinding finding(FindingRow f) {

@@ -32,10 +32,6 @@ final class JobShow {
 
   private JobShow() {}
 
-  static JobState of(JobPlan plan, List<Done> acts) {
-    return of(Job.of(plan, acts), acts.size());
-  }
-
   static JobState of(Job job, int acts) {
     JobPlan plan = job.plan();
     Script script = Script.of(plan);

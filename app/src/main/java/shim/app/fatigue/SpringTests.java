@@ -42,6 +42,7 @@ public class SpringTests {
 
   private final TestRows tests;
   private final LoadRows loads;
+  private final LoadsSeen seen;
   private final CheckRows checks;
   private final Springs springs;
   private final SpringTypes types;
@@ -51,6 +52,7 @@ public class SpringTests {
   SpringTests(
       TestRows tests,
       LoadRows loads,
+      LoadsSeen seen,
       CheckRows checks,
       Springs springs,
       SpringTypes types,
@@ -58,6 +60,7 @@ public class SpringTests {
       Clock clock) {
     this.tests = tests;
     this.loads = loads;
+    this.seen = seen;
     this.checks = checks;
     this.springs = springs;
     this.types = types;
@@ -184,9 +187,9 @@ public class SpringTests {
   @Transactional(readOnly = true)
   public Map<UUID, LastLoad> lastLoads(Collection<UUID> springs) {
     Map<UUID, LastLoad> last = new HashMap<>();
-    loads.findBySpringIdInOrderByTakenAt(springs).stream()
-        .filter(r -> r.member == Member.WHOLE)
-        .forEach(r -> last.put(r.springId, new LastLoad(r.heightIn, r.loadLbf)));
+    seen.of(springs).stream()
+        .filter(r -> r.member() == Member.WHOLE)
+        .forEach(r -> last.put(r.springId(), new LastLoad(r.heightIn(), r.loadLbf())));
     return last;
   }
 

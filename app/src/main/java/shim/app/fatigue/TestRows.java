@@ -13,8 +13,6 @@ interface TestRows extends JpaRepository<TestRow, UUID> {
 
 interface LoadRows extends JpaRepository<LoadRow, UUID> {
   List<LoadRow> findByTestIdOrderByTakenAt(UUID testId);
-
-  List<LoadRow> findBySpringIdInOrderByTakenAt(Collection<UUID> springIds);
 }
 
 interface CheckRows extends JpaRepository<CheckRow, UUID> {

@@ -1,6 +1,7 @@
 package shim.app.http;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import shim.core.engine.Problem;
 
 /** Input that cannot be taken, in the user's words, with every field that is at fault. */
@@ -31,6 +32,14 @@ public class Refusal extends RuntimeException {
 
   public static Refusal invalid(String field, String message) {
     return new Refusal(Kind.INVALID, message, List.of(new FieldError(field, message)));
+  }
+
+  /** Refuses a figure outside its range; a blank one is none. NaN is outside every range. */
+  public static void outside(
+      String field, @Nullable Double value, double low, double high, String words) {
+    if (value != null && !(value >= low && value <= high)) {
+      throw invalid(field, words);
+    }
   }
 
   /** A sheet that cannot be taken: its refused fields, each by its path under a prefix. */

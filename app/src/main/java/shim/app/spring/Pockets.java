@@ -119,7 +119,7 @@ public class Pockets {
     double gross = lift.map(Fit.Lift::grossIn).orElse(0.0);
     double target = target(p.kind(), type, sheet);
     Double measured = f.fitting().heightIn();
-    boolean within = measured == null || Math.abs(measured - target) <= tolerance(sheet) + 1e-9;
+    boolean within = measured == null || within(measured, target, sheet);
     return new PocketView(
         p,
         f.id(),
@@ -176,6 +176,11 @@ public class Pockets {
     return Objects.requireNonNullElse(sheet.heightToleranceIn(), USUAL_TOLERANCE_IN);
   }
 
+  private static boolean within(
+      double heightIn, double targetIn, SpringRules.SpringRulesSheet sheet) {
+    return Math.abs(heightIn - targetIn) <= tolerance(sheet) + 1e-9;
+  }
+
   /** Height a spring stands at: measured, or else the one that is wanted. */
   public static double height(
       Springs.StoredFitting f, SpringType type, SpringRules.SpringRulesSheet sheet) {
@@ -213,11 +218,12 @@ public class Pockets {
     SpringType type = types.get(springs.get(springId).spring().typeId()).type();
     Springs.StoredFitting now = springs.fitted(engineId).get(valve);
     double target = target(valve.kind(), type, sheet);
-    boolean within = Math.abs(heightIn - target) <= tolerance(sheet) + 1e-9;
     return new AtHeight(
         heightIn,
         fitAt(engine, type, now, heightIn),
-        within ? List.of() : ways(engine, type, now, sheet, target, heightIn));
+        within(heightIn, target, sheet)
+            ? List.of()
+            : ways(engine, type, now, sheet, target, heightIn));
   }
 
   /** Each candidate at both kinds of valve. */

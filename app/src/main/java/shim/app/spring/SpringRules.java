@@ -103,19 +103,22 @@ public class SpringRules {
   @Transactional
   public SpringRulesSheet put(UUID engineId, SpringRulesSheet sheet, @Nullable String who) {
     engines.get(engineId);
-    between("lossPercent", sheet.lossPercent(), 1, 50, "a loss limit lies between 1 and 50 %");
-    between("changeAt", sheet.changeAt(), 0.001, 0.9, "the threshold lies between 0.001 and 0.9");
-    between("heightToleranceIn", sheet.heightToleranceIn(), 0.001, 0.1, "0.001 to 0.1 in");
-    between("overRevRpm", sheet.overRevRpm(), 1000, 20_000, "1000 to 20000 rpm");
-    between("topRpm", sheet.topRpm(), 500, 20_000, "500 to 20000 rpm");
+    Refusal.outside(
+        "lossPercent", sheet.lossPercent(), 1, 50, "a loss limit lies between 1 and 50 %");
+    Refusal.outside(
+        "changeAt", sheet.changeAt(), 0.001, 0.9, "the threshold lies between 0.001 and 0.9");
+    Refusal.outside("heightToleranceIn", sheet.heightToleranceIn(), 0.001, 0.1, "0.001 to 0.1 in");
+    Refusal.outside("overRevRpm", sheet.overRevRpm(), 1000, 20_000, "1000 to 20000 rpm");
+    Refusal.outside("topRpm", sheet.topRpm(), 500, 20_000, "500 to 20000 rpm");
     for (Double offset : sheet.offsets()) {
-      between("lockOffsetsIn", offset, -0.2, 0.2, "a lock's offset lies within 0.2 in either way");
+      Refusal.outside(
+          "lockOffsetsIn", offset, -0.2, 0.2, "a lock's offset lies within 0.2 in either way");
     }
     for (WeakestLink.Limit l : sheet.limits()) {
       String at = "links." + l.part();
-      between(at, l.openLbf(), 50, 3000, "an open load lies between 50 and 3000 lbf");
-      between(at, l.liftIn(), 0.1, 1.5, "a valve lift lies between 0.1 and 1.5 in");
-      between(at, l.rpm(), 500, 20_000, "500 to 20000 rpm");
+      Refusal.outside(at, l.openLbf(), 50, 3000, "an open load lies between 50 and 3000 lbf");
+      Refusal.outside(at, l.liftIn(), 0.1, 1.5, "a valve lift lies between 0.1 and 1.5 in");
+      Refusal.outside(at, l.rpm(), 500, 20_000, "500 to 20000 rpm");
     }
     RulesRow row =
         rows.findByEngineId(engineId).orElseGet(() -> new RulesRow(UUID.randomUUID(), engineId));
@@ -123,12 +126,5 @@ public class SpringRules {
     Because.of(who, "spring rules");
     rows.saveAndFlush(row);
     return sheet;
-  }
-
-  private static void between(
-      String field, @Nullable Double value, double low, double high, String words) {
-    if (value != null && !(value >= low && value <= high)) {
-      throw Refusal.invalid(field, words);
-    }
   }
 }
