@@ -19,13 +19,21 @@ public class JobArchive {
   private final ActRows acts;
   private final FindingRows findings;
   private final OpenRows items;
+  private final JobPlanner planner;
   private final JsonMapper json;
 
-  JobArchive(JobRows jobs, ActRows acts, FindingRows findings, OpenRows items, JsonMapper json) {
+  JobArchive(
+      JobRows jobs,
+      ActRows acts,
+      FindingRows findings,
+      OpenRows items,
+      JobPlanner planner,
+      JsonMapper json) {
     this.jobs = jobs;
     this.acts = acts;
     this.findings = findings;
     this.items = items;
+    this.planner = planner;
     this.json = json;
   }
 
@@ -60,7 +68,7 @@ public class JobArchive {
     return new ArchivedJob(
         j.id,
         j.engineId,
-        json.readValue(j.plan, JobPlanner.Planned.class),
+        planner.read(j),
         j.engineHours,
         j.hand,
         j.startedAt,

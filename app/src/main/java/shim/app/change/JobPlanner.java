@@ -21,6 +21,7 @@ import shim.app.engine.Engines;
 import shim.app.http.Refusal;
 import shim.app.spring.Pockets;
 import shim.app.spring.Springs;
+import shim.core.change.Act;
 import shim.core.change.CrankSlide;
 import shim.core.change.Hold;
 import shim.core.change.Item;
@@ -35,6 +36,7 @@ import shim.core.engine.HeatState;
 import shim.core.engine.Lifter;
 import shim.core.engine.Position;
 import shim.core.stats.Robust;
+import tools.jackson.databind.json.JsonMapper;
 
 /** From what is wanted to a plan: springs, holds, route, what to lay out and how long it takes. */
 @Service
@@ -48,6 +50,7 @@ class JobPlanner {
   private final Pockets pockets;
   private final ChangeRules rules;
   private final JobRows jobs;
+  private final JsonMapper json;
 
   JobPlanner(
       Engines engines,
@@ -55,13 +58,15 @@ class JobPlanner {
       Stock stock,
       Pockets pockets,
       ChangeRules rules,
-      JobRows jobs) {
+      JobRows jobs,
+      JsonMapper json) {
     this.engines = engines;
     this.springs = springs;
     this.stock = stock;
     this.pockets = pockets;
     this.rules = rules;
     this.jobs = jobs;
+    this.json = json;
   }
 
   /**
@@ -159,7 +164,9 @@ class JobPlanner {
 
   JobPlanView preview(UUID engineId, JobAsk ask) {
     Engines.Stored stored = engines.get(engineId);
-    Planned planned = plan(engineId, ask);
+    Pockets.EnginePockets known = pockets.of(engineId);
+    Stock.Shelf shelf = stock.of(engineId);
+    Planned planned = plan(engineId, ask, known, shelf);
     JobPlan plan = planned.plan();
     Map<Route.School, Route> routes = new LinkedHashMap<>();
     for (Route.School school : Route.School.values()) {
@@ -169,13 +176,13 @@ class JobPlanner {
     return new JobPlanView(
         plan.hold(),
         plan.hold().says(),
-        valves(engineId, planned),
+        valves(known, shelf, planned),
         stored.engine().layout().sharedTdc(),
         ask.hold() == Hold.AIR ? air(stored.sheet(), engineId, ask) : null,
         routes,
         plan.route().school(),
         script.steps().stream()
-            .filter(s -> s.act() == shim.core.change.Act.LAY_OUT && s.figure() != null)
+            .filter(s -> s.act() == Act.LAY_OUT && s.figure() != null)
             .map(s -> new LayOut(Item.valueOf(String.valueOf(s.word())), s.figure().intValue()))
             .filter(l -> l.count() > 0)
             .toList(),
@@ -199,6 +206,10 @@ class JobPlanner {
   }
 
   Planned plan(UUID engineId, JobAsk ask) {
+    return plan(engineId, ask, pockets.of(engineId), stock.of(engineId));
+  }
+
+  private Planned plan(UUID engineId, JobAsk ask, Pockets.EnginePockets known, Stock.Shelf shelf) {
     if (ask.valves().isEmpty()) {
       throw Refusal.invalid("valves", "choose the valves whose springs are done");
     }
@@ -214,7 +225,7 @@ class JobPlanner {
     Engine engine = stored.engine();
     ChangeRules.ChangeRulesSheet sheet = rules.of(engineId);
     Map<String, UUID> marks = new HashMap<>();
-    List<JobPlan.Work> works = works(engineId, engine, ask, sheet, marks);
+    List<JobPlan.Work> works = works(known, shelf, engine, ask, sheet, marks);
     double psi = ask.psi() == null ? sheet.usualPsi() : ask.psi();
     if (ask.headIn() != null && !(ask.headIn() >= 0.5 && ask.headIn() <= 3)) {
       throw Refusal.invalid("headIn", "a valve's head is 0.5 to 3 in wide");
@@ -269,12 +280,12 @@ class JobPlanner {
   }
 
   private List<JobPlan.Work> works(
-      UUID engineId,
+      Pockets.EnginePockets known,
+      Stock.Shelf shelf,
       Engine engine,
       JobAsk ask,
       ChangeRules.ChangeRulesSheet sheet,
       Map<String, UUID> marks) {
-    Pockets.EnginePockets known = pockets.of(engineId);
     Set<UUID> taken = new HashSet<>();
     ask.valves().stream().map(AskedValve::spring).filter(s -> s != null).forEach(taken::add);
     List<JobPlan.Work> works = new ArrayList<>();
@@ -282,13 +293,13 @@ class JobPlanner {
       if (!engine.layout().positions().contains(v.valve())) {
         throw Refusal.invalid("valves", "this engine has no valve " + v.valve());
       }
-      works.add(work(engineId, v, known, sheet, ask, taken, marks));
+      works.add(work(shelf, v, known, sheet, ask, taken, marks));
     }
     return works;
   }
 
   private JobPlan.Work work(
-      UUID engineId,
+      Stock.Shelf shelf,
       AskedValve v,
       Pockets.EnginePockets known,
       ChangeRules.ChangeRulesSheet sheet,
@@ -306,7 +317,7 @@ class JobPlanner {
     String old = pocket.mark();
     marks.put(old, pocket.fitting().springId());
     Optional<Springs.StoredSpring> next =
-        v.sameAgain() ? Optional.empty() : next(engineId, v, pocket, taken);
+        v.sameAgain() ? Optional.empty() : next(shelf, v, pocket, taken);
     next.ifPresent(
         s -> {
           taken.add(s.id());
@@ -332,7 +343,7 @@ class JobPlanner {
   }
 
   private Optional<Springs.StoredSpring> next(
-      UUID engineId, AskedValve v, Pockets.PocketView pocket, Set<UUID> taken) {
+      Stock.Shelf shelf, AskedValve v, Pockets.PocketView pocket, Set<UUID> taken) {
     if (v.spring() != null) {
       Springs.StoredSpring asked = springs.get(v.spring());
       if (asked.spring().scrapped()) {
@@ -340,14 +351,13 @@ class JobPlanner {
       }
       return Optional.of(asked);
     }
-    return stock.bestFirst(pocket, engineId).stream()
-        .filter(s -> !taken.contains(s.id()))
-        .findFirst();
+    return shelf.bestFirst(pocket).stream().filter(s -> !taken.contains(s.id())).findFirst();
   }
 
-  private List<PlannedValve> valves(UUID engineId, Planned planned) {
+  private static List<PlannedValve> valves(
+      Pockets.EnginePockets known, Stock.Shelf shelf, Planned planned) {
     Map<Position, Pockets.PocketView> at = new HashMap<>();
-    pockets.of(engineId).pockets().forEach(p -> at.put(p.position(), p));
+    known.pockets().forEach(p -> at.put(p.position(), p));
     return planned.plan().valves().stream()
         .map(
             w -> {
@@ -358,7 +368,7 @@ class JobPlanner {
                   w.newSpring(),
                   planned.springs().get(w.newSpring()),
                   w.height().targetIn(),
-                  stock.offers(pocket, engineId));
+                  shelf.offers(pocket));
             })
         .toList();
   }
@@ -424,8 +434,12 @@ class JobPlanner {
     return median.isPresent() ? valves * median.getAsDouble() : null;
   }
 
-  /** Valves of a stored job, counted without reading the whole plan. */
-  private static int size(JobRow j) {
-    return Math.max(1, j.plan.split("\"newSpring\"", -1).length - 1);
+  private int size(JobRow j) {
+    return read(j).plan().valves().size();
+  }
+
+  /** The plan a stored job began with. */
+  Planned read(JobRow row) {
+    return json.readValue(row.plan, Planned.class);
   }
 }

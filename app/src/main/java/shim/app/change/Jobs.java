@@ -220,7 +220,7 @@ class Jobs {
   }
 
   JobPlanner.Planned planned(JobRow row) {
-    return json.readValue(row.plan, JobPlanner.Planned.class);
+    return planner.read(row);
   }
 
   @Transactional(readOnly = true)

@@ -46,70 +46,85 @@ class Stock {
     }
   }
 
-  List<Offer> offers(Pockets.PocketView pocket, UUID engineId) {
-    return matches(pocket, engineId).stream().map(m -> offer(m, pocket)).toList();
-  }
-
-  /** Springs in stock that could go in here, the best match first. */
-  List<Springs.StoredSpring> bestFirst(Pockets.PocketView pocket, UUID engineId) {
-    return matches(pocket, engineId).stream().map(Match::spring).toList();
-  }
-
-  private List<Match> matches(Pockets.PocketView pocket, UUID engineId) {
-    Springs.StoredSpring old = springs.get(pocket.fitting().springId());
-    List<Springs.StoredSpring> stock = inStock(pocket.typeId());
-    List<UUID> others = fittedOfKind(pocket, engineId);
-    Map<UUID, Double> loads =
-        loads(
-            pocket,
-            Stream.concat(stock.stream().map(Springs.StoredSpring::id), others.stream()).toList());
-    double wanted =
-        Robust.median(others.stream().filter(loads::containsKey).map(loads::get).toList())
-            .orElse(pocket.fit().seatLbf());
-    return stock.stream()
-        .map(s -> new Match(s, play(s, pocket), sameSet(s, old), loads.get(s.id())))
-        .sorted(
-            Comparator.comparing((Match m) -> m.playIn() < 0)
-                .thenComparing(m -> !m.ownSet())
-                .thenComparingDouble(m -> m.awayLbf(wanted))
-                .thenComparingDouble(m -> m.spring().spring().hoursBefore())
-                .thenComparing(m -> m.spring().spring().mark()))
-        .toList();
-  }
-
-  private List<Springs.StoredSpring> inStock(UUID typeId) {
-    List<Springs.StoredSpring> same =
-        springs.all().stream()
-            .filter(s -> !s.spring().scrapped() && s.spring().typeId().equals(typeId))
-            .toList();
-    Set<UUID> fitted = new HashSet<>();
-    springs.fittingsOf(same.stream().map(Springs.StoredSpring::id).toList()).stream()
+  /** What lies on the shelf for an engine's pockets, looked up once for all of them. */
+  Shelf of(UUID engineId) {
+    List<Springs.StoredSpring> all = springs.all();
+    Set<UUID> out = new HashSet<>();
+    springs.fittingsOf(all.stream().map(Springs.StoredSpring::id).toList()).stream()
         .filter(Springs.StoredFitting::open)
-        .forEach(f -> fitted.add(f.fitting().springId()));
-    return same.stream().filter(s -> !fitted.contains(s.id())).toList();
+        .forEach(f -> out.add(f.fitting().springId()));
+    Map<UUID, Springs.StoredSpring> known = new HashMap<>();
+    all.forEach(s -> known.put(s.id(), s));
+    Map<UUID, LoadCurve> curves = new HashMap<>();
+    types.all().forEach(t -> curves.put(t.id(), t.type().curve()));
+    List<Springs.FittingEntry> fitted =
+        springs.fitted(engineId).values().stream().map(Springs.StoredFitting::fitting).toList();
+    List<Springs.StoredSpring> free =
+        all.stream().filter(s -> !s.spring().scrapped() && !out.contains(s.id())).toList();
+    Map<UUID, SpringTests.LastLoad> read =
+        tests.lastLoads(
+            Stream.concat(
+                    free.stream().map(Springs.StoredSpring::id),
+                    fitted.stream().map(Springs.FittingEntry::springId))
+                .toList());
+    return new Shelf(known, free, fitted, curves, read);
   }
 
-  /** The other springs on this engine at valves of the same kind. */
-  private List<UUID> fittedOfKind(Pockets.PocketView pocket, UUID engineId) {
-    return springs.fitted(engineId).values().stream()
-        .map(Springs.StoredFitting::fitting)
-        .filter(f -> f.valve().kind() == pocket.position().kind())
-        .map(Springs.FittingEntry::springId)
-        .filter(id -> !id.equals(pocket.fitting().springId()))
-        .toList();
-  }
+  /** Springs in stock, and what the fitted ones show. */
+  record Shelf(
+      Map<UUID, Springs.StoredSpring> known,
+      List<Springs.StoredSpring> free,
+      List<Springs.FittingEntry> fitted,
+      Map<UUID, LoadCurve> curves,
+      Map<UUID, SpringTests.LastLoad> read) {
 
-  /** Last readings moved to the height that is wanted here. */
-  private Map<UUID, Double> loads(Pockets.PocketView pocket, List<UUID> ids) {
-    LoadCurve curve = types.get(pocket.typeId()).type().curve();
-    Map<UUID, Double> moved = new HashMap<>();
-    tests
-        .lastLoads(ids)
-        .forEach(
-            (id, last) ->
-                moved.put(
-                    id, curve.move(last.loadLbf(), last.heightIn(), pocket.targetIn()).loadLbf()));
-    return moved;
+    List<Offer> offers(Pockets.PocketView pocket) {
+      return matches(pocket).stream().map(m -> offer(m, pocket)).toList();
+    }
+
+    /** Springs that could go in here, the best match first. */
+    List<Springs.StoredSpring> bestFirst(Pockets.PocketView pocket) {
+      return matches(pocket).stream().map(Match::spring).toList();
+    }
+
+    private List<Match> matches(Pockets.PocketView pocket) {
+      UUID own = pocket.fitting().springId();
+      Springs.StoredSpring old = known.get(own);
+      double wanted =
+          Robust.median(
+                  fitted.stream()
+                      .filter(f -> f.valve().kind() == pocket.position().kind())
+                      .map(Springs.FittingEntry::springId)
+                      .filter(id -> !id.equals(own) && read.containsKey(id))
+                      .map(id -> load(id, pocket))
+                      .toList())
+              .orElse(pocket.fit().seatLbf());
+      return free.stream()
+          .filter(s -> s.spring().typeId().equals(pocket.typeId()))
+          .map(
+              s ->
+                  new Match(
+                      s,
+                      play(s, pocket),
+                      sameSet(s, old),
+                      read.containsKey(s.id()) ? load(s.id(), pocket) : null))
+          .sorted(
+              Comparator.comparing((Match m) -> m.playIn() < 0)
+                  .thenComparing(m -> !m.ownSet())
+                  .thenComparingDouble(m -> m.awayLbf(wanted))
+                  .thenComparingDouble(m -> m.spring().spring().hoursBefore())
+                  .thenComparing(m -> m.spring().spring().mark()))
+          .toList();
+    }
+
+    /** Its last reading moved to the height that is wanted here. */
+    private double load(UUID spring, Pockets.PocketView pocket) {
+      SpringTests.LastLoad last = read.get(spring);
+      return curves
+          .get(pocket.typeId())
+          .move(last.loadLbf(), last.heightIn(), pocket.targetIn())
+          .loadLbf();
+    }
   }
 
   private static boolean sameSet(Springs.StoredSpring a, Springs.StoredSpring b) {
