@@ -1811,6 +1811,7 @@ export interface components {
             title: string;
             /** @enum {string} */
             hold: "AIR" | "PISTON" | "ROPE" | "BLOCK";
+            hydraulic: boolean;
             /** Format: double */
             crankDeg?: number;
             crankLocked: boolean;
@@ -1836,6 +1837,7 @@ export interface components {
             /** @enum {string} */
             stage: "ON_SPRING" | "COMPRESSED" | "UNHOOKED" | "CLOSED" | "PROVED" | "DROPPED";
             words: string;
+            held: boolean;
             loose: boolean;
             springIn?: string;
             newSpring: string;

@@ -15,7 +15,7 @@ interface BearingProps {
 /** What bears on a step: the load at the height just measured, or the lash that is wanted. */
 export function Bearing({ job, step }: BearingProps) {
   if (step.act === "SPRING_IN" && job.atHeight) return <AtHeight at={job.atHeight} />;
-  if (step.act === "LASH" && step.valve && !step.title.includes("preload"))
+  if (step.act === "LASH" && step.valve && !job.state.hydraulic)
     return <Wanted job={job} valve={step.valve} />;
   return null;
 }

@@ -69,7 +69,7 @@ export function PracticePage() {
               of={state.steps.length}
               trouble={refused}
               busy={query.isFetching}
-              hydraulic={false}
+              hydraulic={state.hydraulic}
               onDo={(figure, word) =>
                 act({
                   act: next.act,

@@ -78,7 +78,7 @@ function Walk({ job, work }: WalkProps) {
                 refused={next.act === "SIGN" ? undefined : state.refused}
                 trouble={trouble}
                 busy={work.act.isPending}
-                hydraulic={next.title.includes("preload")}
+                hydraulic={state.hydraulic}
                 onDo={(figure, word) =>
                   work.once({
                     act: next.act,

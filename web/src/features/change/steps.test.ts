@@ -56,16 +56,16 @@ describe("what a step wants entered", () => {
 
 describe("a job on the plan", () => {
   it("tells each valve's place by a shape of its own", () => {
-    const valve = (position: string, stage: string, loose = false, words = "") => ({
+    const valve = (position: string, stage: string, loose = false, held = false) => ({
       position,
       stage,
       loose,
-      words,
+      held,
     });
     const faces = jobFaces({
       valves: [
         valve("1I", "ON_SPRING"),
-        valve("3I", "ON_SPRING", false, "on its spring, held"),
+        valve("3I", "ON_SPRING", false, true),
         valve("3E", "UNHOOKED", true),
         valve("6E", "PROVED"),
         valve("6I", "DROPPED"),

@@ -99,7 +99,7 @@ export function jobFaces(state: JobState): Record<string, ValveFace> {
     if (v.stage === "DROPPED") return "CHANGE";
     if (v.loose) return "LOOSE";
     if (v.stage === "PROVED") return "HOME";
-    return v.stage === "ON_SPRING" && !v.words.includes("held") ? "OPEN" : "HELD";
+    return v.stage === "ON_SPRING" && !v.held ? "OPEN" : "HELD";
   };
   return Object.fromEntries(state.valves.map((v) => [v.position, { text: "", mark: mark(v), lit: true }]));
 }
