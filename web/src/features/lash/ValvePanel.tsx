@@ -53,7 +53,10 @@ const ROCKERS = ["WHOLE", "WORN", "LOOSE"] as const;
 
 /** One valve: what it should be, what it was, the figure being entered, what to do about it. */
 export function ValvePanel(props: ValvePanelProps) {
-  const { round, valve, work, there, narrow, onThere, onPassed, onNext, onMove } = props;
+  const { round, work, there, narrow, onThere, onPassed, onNext, onMove } = props;
+  /** A reading being taken back is gone as soon as the key is pressed: the next figure is its successor. */
+  const valve = without(props.valve, work.withdraw.isPending ? work.withdraw.variables : undefined);
+  const takingBack = useRef<Promise<unknown>>(undefined);
   const { unit } = useSettings();
   const box = useRef<HTMLInputElement>(null);
   const [text, setText] = useState("");
@@ -82,6 +85,7 @@ export function ValvePanel(props: ValvePanelProps) {
     setText("");
     setBusy(true);
     try {
+      await takingBack.current;
       const now = await work.read(valve, at, {
         partSizeIn: at === "LEFT" ? (part ?? valve.partNowIn) : part,
         ...what,
@@ -145,9 +149,10 @@ export function ValvePanel(props: ValvePanelProps) {
     p: onPassed,
     u: () => takeBack(),
   };
+  const refused = (e: unknown) => setTrouble(e instanceof ApiProblem ? e.message : String(e));
   const takeBack = () => {
     const last = valve.left ?? valve.found;
-    if (last) work.withdraw.mutate(last.id);
+    if (last) takingBack.current = work.withdraw.mutateAsync(last.id).catch(refused);
   };
   const key = (e: KeyboardEvent) => {
     const command = text === "" ? letters[e.key.toLowerCase()] : undefined;
@@ -164,7 +169,7 @@ export function ValvePanel(props: ValvePanelProps) {
     <section
       className="scribed flex flex-1 flex-col gap-3 rounded p-4"
       aria-label={`Valve ${valve.position}`}
-      aria-busy={busy}
+      aria-busy={busy || work.withdraw.isPending}
     >
       <div className="grid gap-4 min-[760px]:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <div className="flex flex-col gap-2">
@@ -261,6 +266,15 @@ export function ValvePanel(props: ValvePanelProps) {
     </section>
   );
 }
+
+const without = (valve: ValveView, readingId: string | undefined): ValveView =>
+  readingId === undefined
+    ? valve
+    : {
+        ...valve,
+        found: valve.found?.id === readingId ? undefined : valve.found,
+        left: valve.left?.id === readingId ? undefined : valve.left,
+      };
 
 function turn<T extends string>(order: readonly T[], now: string | undefined): T {
   return order[(order.indexOf(now as T) + 1) % order.length];

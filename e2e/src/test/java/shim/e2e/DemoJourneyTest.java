@@ -72,8 +72,8 @@ class DemoJourneyTest {
     }
     browser.keys("160", Keys.ENTER).sees("ten times the");
     browser.keys("16", Keys.ENTER).sees("As left: lock it");
-    browser.keys("u").sees("As found");
-    browser.keys("18/17", Keys.ENTER).sees("must be thicker than the one that goes");
+    // At once, without waiting for an answer: what is typed after "take back" is the new figure.
+    browser.keys("u", "18/17", Keys.ENTER).sees("must be thicker than the one that goes");
     browser.over("16+", Keys.ENTER).sees("try the next leaf");
     browser.over("160", Keys.ENTER).sees("ten times the");
     browser.keys(Keys.ENTER).sees("As left: lock it");
