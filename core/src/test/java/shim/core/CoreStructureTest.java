@@ -17,8 +17,8 @@ class CoreStructureTest {
   /** Each package may use those before it. */
   private static final List<String> ORDER =
       List.of(
-          "unit", "stats", "engine", "crank", "lash", "spring", "fatigue", "change", "running",
-          "season");
+          "unit", "stats", "engine", "crank", "lash", "drift", "spring", "fatigue", "lifter",
+          "change", "running", "season");
 
   private static final JavaClasses CORE =
       new ClassFileImporter()

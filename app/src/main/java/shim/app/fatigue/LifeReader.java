@@ -15,9 +15,9 @@ import shim.app.http.Refusal;
 import shim.app.spring.Springs;
 import shim.core.engine.Position;
 import shim.core.fatigue.Limits;
-import shim.core.fatigue.Range;
 import shim.core.fatigue.SpringSet;
 import shim.core.fatigue.TesterDay;
+import shim.core.stats.Range;
 
 /** One spring's life: what it read, its set, and where it is going. */
 @Service

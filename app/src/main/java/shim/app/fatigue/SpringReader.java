@@ -30,7 +30,6 @@ import shim.app.spring.SpringRules;
 import shim.app.spring.Springs;
 import shim.core.engine.Engine;
 import shim.core.engine.Position;
-import shim.core.fatigue.Range;
 import shim.core.fatigue.Situation;
 import shim.core.fatigue.SpringOutlook;
 import shim.core.fatigue.SpringSet;
@@ -38,6 +37,7 @@ import shim.core.fatigue.TesterDay;
 import shim.core.fatigue.Verdict;
 import shim.core.spring.Fit;
 import shim.core.spring.SpringType;
+import shim.core.stats.Range;
 
 /** What is known of an engine's springs now. */
 @Service

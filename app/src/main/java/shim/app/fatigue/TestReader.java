@@ -24,12 +24,12 @@ import shim.app.spring.SpringRules;
 import shim.app.spring.Springs;
 import shim.core.engine.Engine;
 import shim.core.engine.Position;
-import shim.core.fatigue.Range;
 import shim.core.fatigue.Spreads;
 import shim.core.fatigue.SpringSet;
 import shim.core.fatigue.TesterDay;
 import shim.core.spring.LoadQuestion;
 import shim.core.spring.SpringType;
+import shim.core.stats.Range;
 import shim.core.stats.Robust;
 
 /** A spring test as it stands: each reading at once against reference height, set and last time. */

@@ -3,6 +3,7 @@ package shim.core.fatigue;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.Function;
+import shim.core.stats.Normal;
 
 /**
  * A spring's outlook as several possibilities with their weights.

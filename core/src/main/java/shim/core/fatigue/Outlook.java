@@ -1,6 +1,7 @@
 package shim.core.fatigue;
 
 import java.util.Arrays;
+import shim.core.stats.Normal;
 
 /**
  * One spring's belief carried on in hours: its loss since the baseline and its load, each normal.

@@ -1,6 +1,7 @@
 package shim.core.fatigue;
 
 import org.jspecify.annotations.Nullable;
+import shim.core.stats.Normal;
 
 /**
  * A set solved with every spring's kind of path given: what is believed of the set and of each

@@ -1,6 +1,7 @@
 package shim.core.fatigue;
 
 import java.util.OptionalDouble;
+import shim.core.stats.Range;
 
 /**
  * What the reasons of one verdict are made from.

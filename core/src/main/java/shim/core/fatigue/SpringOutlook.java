@@ -3,6 +3,7 @@ package shim.core.fatigue;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import shim.core.stats.Range;
 
 /**
  * What Shim says of one spring.

@@ -8,6 +8,8 @@ import java.util.OptionalInt;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import shim.core.stats.Normal;
+import shim.core.stats.Range;
 
 /**
  * A set of springs judged by all its tests: the public face of the model.

@@ -8,6 +8,7 @@ import org.hipparchus.linear.MatrixUtils;
 import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 import org.junit.jupiter.api.Test;
+import shim.core.stats.Normal;
 
 /** Steps of a Gaussian belief against textbook matrix algebra. */
 class BeliefTest {

@@ -12,6 +12,7 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import shim.core.stats.Range;
 
 class SetHistoryTest {
   private static final double LAST = Sets.HOURS[Sets.HOURS.length - 1];

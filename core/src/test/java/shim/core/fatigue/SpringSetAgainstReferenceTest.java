@@ -14,6 +14,7 @@ import org.hipparchus.linear.RealVector;
 import org.hipparchus.stat.descriptive.rank.Median;
 import org.hipparchus.stat.regression.SimpleRegression;
 import org.junit.jupiter.api.Test;
+import shim.core.stats.Normal;
 import shim.core.stats.Robust;
 
 /**

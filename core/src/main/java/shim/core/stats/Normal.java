@@ -1,11 +1,11 @@
-package shim.core.fatigue;
+package shim.core.stats;
 
 import org.hipparchus.special.Erf;
 
 /** A normal distribution. */
-record Normal(double mean, double sd) {
+public record Normal(double mean, double sd) {
   /** Probability of lying above a value. */
-  double above(double value) {
+  public double above(double value) {
     if (sd == 0) {
       return mean > value ? 1 : 0;
     }

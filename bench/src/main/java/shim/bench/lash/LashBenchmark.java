@@ -1,0 +1,239 @@
+package shim.bench.lash;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Random;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+import shim.core.drift.DriftRules;
+import shim.core.drift.LashDrift;
+import shim.core.drift.LashRound;
+import shim.core.drift.ValveDrift;
+import shim.core.drift.ValveDrift.Signal;
+import shim.core.engine.Position;
+import shim.core.stats.Robust;
+
+/**
+ * Share of drifting valves found and rounds needed, at equal false alarms per healthy valve and
+ * season. A healthy valve raises a false alarm when its figure passes the threshold at any round of
+ * the season; a drifting one is found at the first round after its begin at which it does. Rounds
+ * are counted from the first round after the begin; those never found count as all that were left.
+ */
+public final class LashBenchmark {
+  private static final double[] RATES = {0.003, 0.01, 0.03};
+
+  private LashBenchmark() {}
+
+  /** One judge's figure of every valve at every round, round by round. */
+  private record Scores(boolean drifting, int firstRound, double[] figure) {}
+
+  /** A judge. */
+  private record Judge(String words, ToDoubleFunction<At> figure) {}
+
+  /** A valve at a round. */
+  private record At(LashSeasonRun season, LashDrift drift, Position p, int n) {}
+
+  public static void main(String[] args) {
+    int seasons = args.length > 0 ? Integer.parseInt(args[0]) : 400;
+    long seed = args.length > 1 ? Long.parseLong(args[1]) : 815L;
+    say("seasons %d a population, seed %d", seasons, seed);
+    List<Judge> judges =
+        List.of(
+            new Judge("Shim, cumulative sum", a -> a.drift().valves().get(a.p()).sum()),
+            new Judge("Shim, probability", LashBenchmark::probability),
+            new Judge("Shim, one step", LashBenchmark::stepped),
+            new Judge("last time", a -> Math.abs(lastTime(a, a.p()))),
+            new Judge("last time, less the kind's median", LashBenchmark::lessMedian));
+    for (LashLaw law : LashLaw.all()) {
+      population(law, seasons, seed, judges);
+    }
+    say("");
+    say("### One round of each season slipped as a whole");
+    say("| population | slip | healthy valves found, without | with |");
+    say("|---|---|---|---|");
+    for (LashLaw law : LashLaw.all()) {
+      for (double slip : new double[] {4, -6}) {
+        say(
+            "| %s | %+.0f thou | %.2f %% | %.2f %% |",
+            law.words(), slip, blamed(law, seasons, seed, 0), blamed(law, seasons, seed, slip));
+      }
+    }
+  }
+
+  /** Percent of healthy valves that stand as a finding at any time of the season. */
+  private static double blamed(LashLaw law, int seasons, long seed, double slip) {
+    Judge sum = new Judge("", a -> a.drift().valves().get(a.p()).sum());
+    return 100
+        * IntStream.range(0, seasons)
+            .parallel()
+            .mapToObj(
+                i -> {
+                  Random random = new Random(seed + i);
+                  int round = 2 + new Random(i).nextInt(law.rounds() - 3);
+                  return season(new LashSeasonRun(law, random, round, slip), List.of(sum)).get(sum);
+                })
+            .flatMap(List::stream)
+            .filter(s -> !s.drifting())
+            .mapToInt(
+                s ->
+                    java.util.Arrays.stream(s.figure()).max().orElse(0)
+                            >= DriftRules.USUAL.findingAt()
+                        ? 1
+                        : 0)
+            .average()
+            .orElse(0);
+  }
+
+  private static void population(LashLaw law, int seasons, long seed, List<Judge> judges) {
+    Map<Judge, List<Scores>> scores = new HashMap<>();
+    judges.forEach(j -> scores.put(j, new ArrayList<>()));
+    List<Map<Judge, List<Scores>>> all =
+        IntStream.range(0, seasons)
+            .parallel()
+            .mapToObj(i -> season(new LashSeasonRun(law, new Random(seed + i)), judges))
+            .toList();
+    all.forEach(m -> m.forEach((j, s) -> scores.get(j).addAll(s)));
+    long drifting = scores.get(judges.get(0)).stream().filter(Scores::drifting).count();
+    say("");
+    say("### %s", law.words());
+    say("%d drifting valves, %d healthy", drifting, scores.get(judges.get(0)).size() - drifting);
+    say("");
+    say("| judge | false alarms | threshold | found | rounds needed |");
+    say("|---|---|---|---|---|");
+    for (Judge j : judges) {
+      for (double rate : RATES) {
+        line(j.words(), scores.get(j), threshold(scores.get(j), rate));
+      }
+    }
+    for (int t = 3; t <= 6; t++) {
+      line("flag " + t + " thou since last time", scores.get(judges.get(3)), t - 1e-9);
+    }
+    line("Shim at its finding line", scores.get(judges.get(0)), DriftRules.USUAL.findingAt());
+    line("Shim at its watch line", scores.get(judges.get(0)), DriftRules.USUAL.watchAt());
+    line("Shim probability over half", scores.get(judges.get(1)), 0);
+  }
+
+  private static Map<Judge, List<Scores>> season(LashSeasonRun season, List<Judge> judges) {
+    List<LashRound> rounds = season.rounds();
+    Map<Judge, List<Scores>> result = new HashMap<>();
+    judges.forEach(j -> result.put(j, new ArrayList<>()));
+    List<LashDrift> upTo =
+        IntStream.rangeClosed(1, rounds.size())
+            .mapToObj(
+                n ->
+                    LashDrift.of(
+                        season.layout,
+                        rounds.subList(0, n),
+                        LashSeasonRun.growth(),
+                        DriftRules.USUAL))
+            .toList();
+    for (Position p : season.layout.positions()) {
+      if (season.slipRound.containsKey(p)) {
+        continue;
+      }
+      LashSeasonRun.Fault f = season.fault;
+      boolean drifting = f != null && f.position().equals(p);
+      int first =
+          drifting
+              ? (int) season.sheets.stream().filter(s -> s.hours() <= f.fromHours()).count()
+              : 0;
+      for (Judge j : judges) {
+        double[] figure =
+            IntStream.range(0, rounds.size())
+                .mapToDouble(n -> j.figure().applyAsDouble(new At(season, upTo.get(n), p, n)))
+                .toArray();
+        result.get(j).add(new Scores(drifting, first, figure));
+      }
+    }
+    return result;
+  }
+
+  private static double stepped(At a) {
+    List<ValveDrift.Point> points = a.drift().valves().get(a.p()).points();
+    return points.isEmpty() ? 0 : points.get(points.size() - 1).stepped();
+  }
+
+  private static double probability(At a) {
+    ValveDrift v = a.drift().valves().get(a.p());
+    double drift = v.probability().get(Signal.OPENING) + v.probability().get(Signal.CLOSING);
+    return Math.log(Math.max(drift, 1e-12))
+        - Math.log(Math.max(v.probability().get(Signal.STEADY), 1e-300));
+  }
+
+  /** As found less as left the last time in the same state, thou. */
+  private static double lastTime(At a, Position p) {
+    LashSeasonRun.Sheet now = a.season().sheets.get(a.n());
+    for (int m = a.n() - 1; m >= 0; m--) {
+      LashSeasonRun.Sheet then = a.season().sheets.get(m);
+      LashSeasonRun.Written w = then.valves().get(p);
+      if (then.state() == now.state()) {
+        return now.valves().get(p).found() - (w.left() == null ? w.found() : w.left());
+      }
+    }
+    return 0;
+  }
+
+  private static double lessMedian(At a) {
+    double median =
+        Robust.median(
+                a.season().layout.positions().stream()
+                    .filter(q -> q.kind() == a.p().kind())
+                    .map(q -> lastTime(a, q))
+                    .toList())
+            .orElse(0);
+    return Math.abs(lastTime(a, a.p()) - median);
+  }
+
+  private static double threshold(List<Scores> scores, double rate) {
+    List<Double> healthy =
+        scores.stream()
+            .filter(s -> !s.drifting())
+            .map(s -> java.util.Arrays.stream(s.figure()).max().orElse(0))
+            .sorted(Comparator.reverseOrder())
+            .toList();
+    return Math.nextUp(healthy.get((int) Math.floor(rate * healthy.size())));
+  }
+
+  private static void line(String words, List<Scores> scores, double threshold) {
+    double alarms =
+        scores.stream()
+            .filter(s -> !s.drifting())
+            .mapToInt(
+                s -> java.util.Arrays.stream(s.figure()).anyMatch(f -> f >= threshold) ? 1 : 0)
+            .average()
+            .orElse(0);
+    List<Scores> drifting = scores.stream().filter(Scores::drifting).toList();
+    double found =
+        drifting.stream().mapToInt(s -> foundAt(s, threshold) == null ? 0 : 1).average().orElse(0);
+    double rounds =
+        drifting.stream()
+            .mapToInt(
+                s -> {
+                  Integer at = foundAt(s, threshold);
+                  return (at == null ? s.figure().length - 1 : at) - s.firstRound() + 1;
+                })
+            .average()
+            .orElse(0);
+    say(
+        "| %s | %.2f %% | %.2f | %.1f %% | %.2f |",
+        words, 100 * alarms, threshold, 100 * found, rounds);
+  }
+
+  private static @Nullable Integer foundAt(Scores s, double threshold) {
+    for (int n = s.firstRound(); n < s.figure().length; n++) {
+      if (s.figure()[n] >= threshold) {
+        return n;
+      }
+    }
+    return null;
+  }
+
+  static void say(String text, Object... args) {
+    System.out.println(String.format(Locale.ROOT, text, args));
+  }
+}

@@ -1,0 +1,202 @@
+package shim.core.drift;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.ToDoubleFunction;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.CholeskyDecomposition;
+import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.linear.RealVector;
+import shim.core.drift.LashDrift.RoundShift;
+import shim.core.stats.Range;
+import shim.core.stats.Robust;
+
+/**
+ * What all valves did alike over the season. The offset of each round is the sum of what its hand
+ * reads off, a rate per hour, and what was peculiar to that round: temperature, a leaf. Hands are
+ * held near none (0.7 thou), rates near none (0.3 thou an hour); where hands and hours go together
+ * they cannot be told apart, and the intervals say so.
+ *
+ * @param trends rates of the engine as a whole and of its groups
+ * @param handThou how much each person reads above the middle of all, thou
+ * @param offRounds rounds that read off as a whole
+ */
+public record CommonStory(
+    List<Trend> trends, Map<String, Double> handThou, List<OffRound> offRounds) {
+  private static final double HAND_THOU = 0.7;
+  private static final double RATE_THOU = 0.3;
+
+  /** Scatter of a whole round beyond what its readings explain, thou. */
+  private static final double ROUND_THOU = 0.8;
+
+  /** Scatter of the difference of two groups within a round, thou. */
+  private static final double GROUP_THOU = 0.3;
+
+  /** From here a common rate or an odd round is worth a line, in standard deviations and thou. */
+  private static final double CLEAR = 2;
+
+  private static final double WORTH_THOU = 1;
+  private static final double ODD_THOU = 2.5;
+  private static final double EIGHTY = 1.2816;
+
+  /** What moves together. */
+  public enum Group {
+    ALL("all valves"),
+    EXHAUSTS("the exhausts against the intakes"),
+    SECOND_BANK("the second bank against the first");
+
+    private final String words;
+
+    Group(String words) {
+      this.words = words;
+    }
+
+    public String words() {
+      return words;
+    }
+  }
+
+  /**
+   * A rate that a group of valves shares.
+   *
+   * @param thouPerHour above zero: opening; 80 %
+   * @param clear far enough from none to be worth a line
+   * @param words what it is and what to think of first
+   */
+  public record Trend(Group group, Range thouPerHour, boolean clear, String words) {}
+
+  /** A round that read off at every valve. */
+  public record OffRound(String round, double engineHours, double thou, String words) {}
+
+  public CommonStory {
+    trends = List.copyOf(trends);
+    handThou = Map.copyOf(handThou);
+    offRounds = List.copyOf(offRounds);
+  }
+
+  /** At least three rounds that could be compared; fewer tell nothing of a trend. */
+  public static CommonStory of(List<RoundShift> rounds, int banks) {
+    List<RoundShift> told = rounds.stream().filter(r -> r.compared() >= 3).toList();
+    if (told.size() < 3) {
+      return new CommonStory(List.of(), Map.of(), List.of());
+    }
+    Fit all = new Fit(told, RoundShift::allThou, 0, ROUND_THOU);
+    List<Trend> trends = new ArrayList<>();
+    trends.add(all.trend(Group.ALL));
+    trends.add(new Fit(told, RoundShift::exhaustsThou, 1, GROUP_THOU).trend(Group.EXHAUSTS));
+    if (banks > 1) {
+      trends.add(new Fit(told, RoundShift::bankThou, 2, GROUP_THOU).trend(Group.SECOND_BANK));
+    }
+    return new CommonStory(trends, all.hands(), all.offRounds());
+  }
+
+  /** Offsets of the rounds as hand plus rate, with what is left over. */
+  private static final class Fit {
+    private final List<RoundShift> rounds;
+    private final List<String> hands;
+    private final ToDoubleFunction<RoundShift> value;
+    private final RealVector found;
+    private final RealMatrix covariance;
+
+    Fit(List<RoundShift> rounds, ToDoubleFunction<RoundShift> value, int effect, double scatter) {
+      this.rounds = rounds;
+      this.value = value;
+      this.hands = rounds.stream().map(RoundShift::hand).distinct().toList();
+      int n = 2 + hands.size();
+      RealMatrix a = new Array2DRowRealMatrix(n, n);
+      RealVector b = new ArrayRealVector(n);
+      a.setEntry(0, 0, 1e-9);
+      a.setEntry(1, 1, 1 / (RATE_THOU * RATE_THOU));
+      for (int j = 2; j < n; j++) {
+        a.setEntry(j, j, 1 / (HAND_THOU * HAND_THOU));
+      }
+      for (RoundShift r : rounds) {
+        double sd = r.sdThou().get(effect);
+        double w = 1 / (scatter * scatter + sd * sd);
+        RealVector row = row(r);
+        a = a.add(row.outerProduct(row).scalarMultiply(w));
+        b = b.add(row.mapMultiply(w * value.applyAsDouble(r)));
+      }
+      covariance = new CholeskyDecomposition(a).getSolver().getInverse();
+      found = covariance.operate(b);
+    }
+
+    private RealVector row(RoundShift r) {
+      RealVector row = new ArrayRealVector(2 + hands.size());
+      row.setEntry(0, 1);
+      row.setEntry(1, r.engineHours() - rounds.get(0).engineHours());
+      row.setEntry(2 + hands.indexOf(r.hand()), 1);
+      return row;
+    }
+
+    Map<String, Double> hands() {
+      Map<String, Double> result = new LinkedHashMap<>();
+      for (int j = 0; j < hands.size() && hands.size() > 1; j++) {
+        result.put(hands.get(j), found.getEntry(2 + j));
+      }
+      return result;
+    }
+
+    Trend trend(Group group) {
+      double rate = found.getEntry(1);
+      double sd = Math.sqrt(covariance.getEntry(1, 1));
+      double hours = rounds.get(rounds.size() - 1).engineHours() - rounds.get(0).engineHours();
+      boolean clear = Math.abs(rate) > CLEAR * sd && Math.abs(rate) * hours >= WORTH_THOU;
+      Range range = new Range(rate - EIGHTY * sd, rate, rate + EIGHTY * sd);
+      return new Trend(group, range, clear, words(group, rate, clear));
+    }
+
+    private static String words(Group group, double rate, boolean clear) {
+      String moved =
+          String.format(
+              Locale.ROOT,
+              "%s %s %.2f thou/h",
+              group.words(),
+              rate > 0 ? "open" : "close",
+              Math.abs(rate));
+      if (!clear) {
+        return group.words() + ": no rate that stands out of hand, leaf and temperature";
+      }
+      return switch (group) {
+        case ALL -> moved + ": growth, gasket or a wrong temperature state before wear";
+        case EXHAUSTS ->
+            moved
+                + (rate < 0 ? ": exhaust seats sinking, if it goes on" : ": intake seats, or heat");
+        case SECOND_BANK -> moved + ": a head or gasket settling, or one bank read warmer";
+      };
+    }
+
+    List<OffRound> offRounds() {
+      List<Double> left = rounds.stream().map(this::leftOver).toList();
+      double middle = Robust.median(left).orElse(0);
+      double usual = Math.max(Robust.scaledMad(left).orElse(0), 0.5);
+      List<OffRound> result = new ArrayList<>();
+      for (RoundShift r : rounds) {
+        double off = leftOver(r) - middle;
+        if (Math.abs(off) >= Math.max(ODD_THOU, 3 * usual)) {
+          result.add(
+              new OffRound(
+                  r.name(),
+                  r.engineHours(),
+                  off,
+                  String.format(
+                      Locale.ROOT,
+                      "the round at %.1f h read %.1f thou %s at every valve: temperature, hand or"
+                          + " leaf; no valve is blamed for it",
+                      r.engineHours(),
+                      Math.abs(off),
+                      off > 0 ? "wide" : "tight")));
+        }
+      }
+      return result;
+    }
+
+    private double leftOver(RoundShift r) {
+      return value.applyAsDouble(r) - row(r).dotProduct(found);
+    }
+  }
+}

@@ -1,0 +1,173 @@
+package shim.core.drift;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * One valve's own lash, followed from reading to reading: a Kalman filter of two numbers, the hot
+ * lash x and the valve's own growth g (cold minus hot, about its kind's). Each reading gives a
+ * surprise, what was read less what was expected; the surprises of a steady valve are independent
+ * with known variance. The steps are kept, so that what a drift would have done to them can be
+ * worked out.
+ */
+final class Track {
+  /** Variance of a lash nobody knows yet, thou². */
+  private static final double UNKNOWN = 1e6;
+
+  /**
+   * One surprise. A step is also kept where a reading only sets the track anew; it carries no
+   * evidence ({@code variance} infinite).
+   *
+   * @param round index of the round
+   * @param fromHours the reading before, engine hours
+   * @param toHours this reading, engine hours
+   * @param anew the lash was set, or a part changed, just before this reading
+   * @param surprise less the round's common part, thou
+   * @param variance thou²
+   * @param cold 1 when read cold, else 0
+   * @param gainX share of a surprise taken into the lash
+   * @param gainG share taken into the growth
+   */
+  record Step(
+      int round,
+      double fromHours,
+      double toHours,
+      boolean anew,
+      double surprise,
+      double variance,
+      int cold,
+      double gainX,
+      double gainG) {
+    boolean speaks() {
+      return Double.isFinite(variance);
+    }
+  }
+
+  /**
+   * A reading on the common footing.
+   *
+   * @param thou middle of its interval, less the kind's growth when read cold
+   * @param widthVariance of the interval, thou²
+   * @param cold 1 when read cold, else 0
+   */
+  record Seen(double thou, double widthVariance, int cold) {}
+
+  private final DriftRules rules;
+  private final double scale;
+  private final List<Step> steps = new ArrayList<>();
+  private double x;
+  private double g;
+  private double pxx = UNKNOWN;
+  private double pxg;
+  private double pgg;
+  private double hours = Double.NaN;
+  private double sinceHours = Double.NaN;
+  private boolean justSet;
+  private int readings;
+
+  /**
+   * @param scale factor on all variances, from the engine's own scatter
+   * @param growthVariance of the valve's growth about its kind's, thou²
+   */
+  Track(DriftRules rules, double scale, double growthVariance) {
+    this.rules = rules;
+    this.scale = scale;
+    this.pgg = growthVariance;
+  }
+
+  boolean known() {
+    return readings > 0 && pxx < UNKNOWN / 2;
+  }
+
+  List<Step> steps() {
+    return List.copyOf(steps);
+  }
+
+  int readings() {
+    return readings;
+  }
+
+  /** Runs on to an hour. */
+  void runTo(double until) {
+    if (!Double.isNaN(hours)) {
+      double dt = Math.max(0, until - hours);
+      double settled = justSet && dt > 0 ? rules.settleThou() * rules.settleThou() : 0;
+      pxx += scale * (rules.wanderThou() * rules.wanderThou() * dt + settled);
+      justSet &= dt == 0;
+    }
+    sinceHours = Double.isNaN(hours) ? until : hours;
+    hours = until;
+  }
+
+  /** What a reading would say if nothing but the usual happened, thou. */
+  double expected(Seen seen) {
+    return x + seen.cold() * g;
+  }
+
+  /** Variance of a reading about that, thou². */
+  double variance(Seen seen) {
+    int cold = seen.cold();
+    return pxx
+        + 2 * cold * pxg
+        + cold * pgg
+        + scale * rules.feelThou() * rules.feelThou()
+        + seen.widthVariance();
+  }
+
+  /**
+   * Takes a reading in.
+   *
+   * @param common the round's common part, thou
+   * @param leverage share of that common part which this very reading made, 0 to 1
+   */
+  void read(int round, Seen seen, double common, double leverage) {
+    int cold = seen.cold();
+    double v = variance(seen);
+    double surprise = seen.thou() - common - expected(seen);
+    boolean speaks = known() && leverage < 0.999;
+    double others = 1 - leverage;
+    double kx = (pxx + cold * pxg) / v;
+    double kg = (pxg + cold * pgg) / v;
+    steps.add(
+        new Step(
+            round,
+            sinceHours,
+            hours,
+            !known(),
+            surprise / others,
+            speaks ? v / others : Double.POSITIVE_INFINITY,
+            cold,
+            kx * others,
+            kg * others));
+    update(surprise, v, kx, kg);
+  }
+
+  /** The lash was set and read again in the same round. */
+  void set(int round, Seen seen, double common) {
+    int cold = seen.cold();
+    forget();
+    double v = variance(seen);
+    double kx = (pxx + cold * pxg) / v;
+    double kg = (pxg + cold * pgg) / v;
+    double surprise = seen.thou() - common - expected(seen);
+    steps.add(
+        new Step(round, hours, hours, true, surprise, Double.POSITIVE_INFINITY, cold, kx, kg));
+    update(surprise, v, kx, kg);
+    justSet = true;
+  }
+
+  /** What the lash was no longer tells what it is. */
+  void forget() {
+    pxx = UNKNOWN;
+    pxg = 0;
+  }
+
+  private void update(double surprise, double v, double kx, double kg) {
+    x += kx * surprise;
+    g += kg * surprise;
+    pxx -= kx * kx * v;
+    pxg -= kx * kg * v;
+    pgg -= kg * kg * v;
+    readings++;
+  }
+}

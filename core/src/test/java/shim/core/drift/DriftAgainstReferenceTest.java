@@ -1,0 +1,201 @@
+package shim.core.drift;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.hipparchus.linear.CholeskyDecomposition;
+import org.hipparchus.linear.MatrixUtils;
+import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.linear.RealVector;
+import org.hipparchus.stat.regression.SimpleRegression;
+import org.junit.jupiter.api.Test;
+import shim.core.drift.LashDrift.RoundShift;
+import shim.core.engine.HeatState;
+import shim.core.stats.Cusum;
+
+/**
+ * The filter and its evidence against the same model written out whole as one normal distribution
+ * and solved by Hipparchus; the trend against Hipparchus' straight line; the sums against Page's
+ * recursion.
+ */
+class DriftAgainstReferenceTest {
+  private static final DriftRules R = DriftRules.USUAL;
+  private static final double GROWTH_VARIANCE = 0.25;
+  private static final double UNKNOWN = 1e6;
+  private static final double WIDTH = 1 / 12.0;
+
+  /** One reading of the story: hours, cold or not, read or set. */
+  private record Told(double hours, int cold, boolean set, double thou) {}
+
+  private static List<Told> story(Random random) {
+    List<Told> told = new ArrayList<>();
+    double hours = 0;
+    for (int n = 0; n < 7; n++) {
+      int cold = random.nextInt(2);
+      told.add(new Told(hours, cold, false, 16 + random.nextGaussian() * 2));
+      if (random.nextInt(3) == 0) {
+        told.add(new Told(hours, cold, true, 16 + random.nextGaussian()));
+      }
+      hours += 0.5 + random.nextDouble();
+    }
+    return told;
+  }
+
+  private static Track track(List<Told> story) {
+    Track track = new Track(R, 1, GROWTH_VARIANCE);
+    for (int n = 0; n < story.size(); n++) {
+      Told t = story.get(n);
+      track.runTo(t.hours());
+      Track.Seen seen = new Track.Seen(t.thou(), WIDTH, t.cold());
+      if (t.set()) {
+        track.set(n, seen, 0);
+      } else {
+        track.read(n, seen, 0, 0);
+      }
+    }
+    return track;
+  }
+
+  /**
+   * The model as one: every lash after a setting is a number nobody knows, each interval adds its
+   * wander to all readings until the next setting, growth joins the cold ones.
+   */
+  private static RealMatrix covariance(List<Told> story) {
+    int n = story.size();
+    RealMatrix c = MatrixUtils.createRealMatrix(n, n);
+    for (int i = 0; i < n; i++) {
+      for (int j = 0; j <= i; j++) {
+        int from = since(story, i);
+        double v = GROWTH_VARIANCE * story.get(i).cold() * story.get(j).cold();
+        if (from == since(story, j)) {
+          double hours = story.get(j).hours() - story.get(from).hours();
+          v += UNKNOWN + R.wanderThou() * R.wanderThou() * hours;
+          v += story.get(from).set() && hours > 0 ? R.settleThou() * R.settleThou() : 0;
+        }
+        v += i == j ? R.feelThou() * R.feelThou() + WIDTH : 0;
+        c.setEntry(i, j, v);
+        c.setEntry(j, i, v);
+      }
+    }
+    return c;
+  }
+
+  private static int since(List<Told> story, int i) {
+    int from = i;
+    while (from > 0 && !story.get(from).set()) {
+      from--;
+    }
+    return from;
+  }
+
+  /** What a drift of one thou an hour from an hour on adds to each reading. */
+  private static double[] moved(List<Told> story, double fromHours) {
+    double[] result = new double[story.size()];
+    for (int i = 0; i < result.length; i++) {
+      double start = Math.max(fromHours, story.get(since(story, i)).hours());
+      result[i] = Math.max(0, story.get(i).hours() - start);
+    }
+    return result;
+  }
+
+  @Test
+  void evidenceIsThatOfTheWholeDistribution() {
+    for (long seed = 1; seed <= 40; seed++) {
+      List<Told> story = story(new Random(seed));
+      List<Track.Step> steps = track(story).steps();
+      double last = story.get(story.size() - 1).hours();
+      for (double share : new double[] {0, 0.3, 0.7}) {
+        double from = share * last;
+        double tiny = 1e-6;
+        Evidence e =
+            Evidence.of(steps, Evidence.drift(steps, from), Evidence.drift(steps, 0), tiny);
+        RealVector y =
+            MatrixUtils.createRealVector(story.stream().mapToDouble(Told::thou).toArray());
+        RealVector s = MatrixUtils.createRealVector(moved(story, from));
+        RealVector ones = y.mapMultiply(0).mapAdd(16);
+        RealMatrix inverse =
+            new CholeskyDecomposition(covariance(story), 1e-9, 1e-9).getSolver().getInverse();
+        assertThat(e.b())
+            .as("seed %d from %.2f", seed, from)
+            .isCloseTo(
+                s.dotProduct(inverse.operate(y.subtract(ones))),
+                within(0.002 * (1 + Math.abs(e.b()))));
+        assertThat(e.g()).isCloseTo(s.dotProduct(inverse.operate(s)), within(0.002 * (1 + e.g())));
+      }
+    }
+  }
+
+  @Test
+  void anOwnHealthyRateIsTakenOutAsIfItWereInTheDistribution() {
+    List<Told> story = story(new Random(77));
+    List<Track.Step> steps = track(story).steps();
+    double spread = 0.4;
+    Evidence e = Evidence.of(steps, Evidence.drift(steps, 3), Evidence.drift(steps, 0), spread);
+    RealVector own = MatrixUtils.createRealVector(moved(story, 0));
+    RealMatrix c = covariance(story).add(own.outerProduct(own).scalarMultiply(spread * spread));
+    RealVector s = MatrixUtils.createRealVector(moved(story, 3));
+    RealMatrix inverse = new CholeskyDecomposition(c, 1e-9, 1e-9).getSolver().getInverse();
+    assertThat(e.g()).isCloseTo(s.dotProduct(inverse.operate(s)), within(0.002 * (1 + e.g())));
+  }
+
+  /** With normal scatter and every lash set anew, the sums are Page's. */
+  @Test
+  void sumsOfReadingsThatOweEachOtherNothingArePagesRecursion() {
+    DriftRules normal = new DriftRules(0.5, 1e7, 0, 0, 1e-6, 0.5, 0.5, 5, 7);
+    Random random = new Random(9);
+    Track track = new Track(normal, 1, 1e-9);
+    List<Double> differences = new ArrayList<>();
+    double before = 16;
+    for (int n = 0; n < 12; n++) {
+      track.runTo(n);
+      double found = 16 + random.nextGaussian() + 0.4;
+      track.read(2 * n, new Track.Seen(found, WIDTH, 0), 0, 0);
+      if (n > 0) {
+        differences.add(found - before);
+      }
+      before = 16 + random.nextGaussian() * 0.5;
+      track.set(2 * n + 1, new Track.Seen(before, WIDTH, 0), 0);
+    }
+    double variance = 2 * (0.25 + WIDTH);
+    List<Track.Step> steps = track.steps();
+    List<double[]> begins = new ArrayList<>();
+    for (int n = 0; n < 12; n++) {
+      begins.add(Evidence.drift(steps, n));
+    }
+    Sums sums = new Sums(steps, begins, List.of(), normal);
+    Cusum page = Cusum.around(0, normal.smallestThouPerHour() / 2);
+    int at = 0;
+    int compared = 0;
+    for (int i = 0; i < steps.size(); i++) {
+      if (steps.get(i).speaks()) {
+        page = page.with(differences.get(at++));
+        double inLogs = normal.smallestThouPerHour() / variance;
+        // Two and four times the rate are tried as well: the sum may only be higher.
+        assertThat(sums.up(i)).isGreaterThanOrEqualTo(page.up() * inLogs - 1e-4);
+        compared += Math.abs(sums.up(i) - page.up() * inLogs) < 1e-4 ? 1 : 0;
+      }
+    }
+    assertThat(at).isEqualTo(11);
+    assertThat(compared).isPositive();
+  }
+
+  @Test
+  void aTrendFromManyRoundsIsTheStraightLine() {
+    SimpleRegression line = new SimpleRegression();
+    Random random = new Random(12);
+    List<RoundShift> rounds = new ArrayList<>();
+    for (int n = 0; n < 60; n++) {
+      double thou = 0.25 * n + random.nextGaussian();
+      line.addData(n, thou);
+      rounds.add(
+          new RoundShift(
+              "r" + n, n, n, HeatState.HOT, "KV", thou, 0, 0, 0, 0, List.of(0.1, 0.1, 0.1), 16));
+    }
+    CommonStory.Trend all = CommonStory.of(rounds, 1).trends().get(0);
+    assertThat(all.thouPerHour().mid()).isCloseTo(line.getSlope(), within(1e-3));
+    assertThat(all.clear()).isTrue();
+  }
+}
