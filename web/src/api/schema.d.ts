@@ -212,6 +212,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lifters/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lifter-rebuilds/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["rebuild"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lifter-fittings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["fit"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lifter-fittings/{id}/removal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["remove"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}": {
         parameters: {
             query?: never;
@@ -276,6 +340,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/inspections/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["see"];
+        post?: never;
+        delete: operations["unsee"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/inspections/{id}/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["photo_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fittings/{id}": {
         parameters: {
             query?: never;
@@ -284,7 +380,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["fit"];
+        put: operations["fit_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -300,7 +396,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["remove"];
+        put: operations["remove_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -332,7 +428,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["put"];
+        put: operations["put_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -348,7 +444,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["one"];
-        put: operations["put_1"];
+        put: operations["put_2"];
         post?: never;
         delete?: never;
         options?: never;
@@ -413,6 +509,22 @@ export interface paths {
         };
         get?: never;
         put: operations["closeItem"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/lifter-rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putRules_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -548,6 +660,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calc/valve-diagnosis": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["diagnosis"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/turn": {
         parameters: {
             query?: never;
@@ -637,7 +765,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["fit_1"];
+        post: operations["fit_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -724,6 +852,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calc/lift-table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/lash-target": {
         parameters: {
             query?: never;
@@ -734,6 +878,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["target"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/lash-drift": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["drift"];
         delete?: never;
         options?: never;
         head?: never;
@@ -852,6 +1012,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["looks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/findings/{id}/photo": {
         parameters: {
             query?: never;
@@ -876,6 +1052,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["all"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/valves/{valve}/story": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["story"];
         put?: never;
         post?: never;
         delete?: never;
@@ -916,6 +1108,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/{id}/readiness": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readiness"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines/{id}/pockets": {
         parameters: {
             query?: never;
@@ -948,6 +1156,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/{id}/lifters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lifters"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines/{id}/lash-targets": {
         parameters: {
             query?: never;
@@ -972,6 +1196,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["lashHistory"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/lash-drift": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["drift_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1681,6 +1921,55 @@ export interface components {
             crankDeg: number;
             by: string;
         };
+        LifterEntry: {
+            /** @enum {string} */
+            kind: "FLAT_SOLID" | "ROLLER_SOLID" | "FLAT_HYDRAULIC" | "ROLLER_HYDRAULIC" | "BUCKET";
+            mark: string;
+            setName?: string;
+            /** Format: uuid */
+            partnerId?: string;
+            /** Format: double */
+            hoursBefore: number;
+            scrapped: boolean;
+            note?: string;
+        };
+        LifterRebuild: {
+            /** Format: uuid */
+            lifterId: string;
+            /** Format: double */
+            ownHours: number;
+            what: string;
+            /** Format: date-time */
+            rebuiltAt?: string;
+            hand: string;
+        };
+        LifterFitting: {
+            /** Format: uuid */
+            lifterId: string;
+            /** Format: uuid */
+            engineId: string;
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            /** Format: double */
+            fromHours: number;
+            /** Format: date-time */
+            fittedAt?: string;
+            /** Format: double */
+            toHours?: number;
+            /** Format: date-time */
+            removedAt?: string;
+            hand: string;
+            why?: string;
+        };
+        LifterRemoval: {
+            /** Format: double */
+            toHours: number;
+            /** Format: date-time */
+            removedAt?: string;
+            scrapped: boolean;
+            hand: string;
+            why: string;
+        };
         AskedValve: {
             /** @description a valve, such as 3E or 3I1 */
             valve: string;
@@ -1954,6 +2243,29 @@ export interface components {
             hand: string;
             /** Format: int32 */
             basedOn: number;
+        };
+        FindingSeen: {
+            /** Format: uuid */
+            engineId: string;
+            /** @description a valve, such as 3E or 3I1 */
+            valve?: string;
+            /** Format: int32 */
+            cylinder?: number;
+            /** @enum {string} */
+            look: "JAM_NUT" | "WITNESS" | "RETAINER" | "LOCKS" | "TICK_COLD" | "TICK_HOT" | "STEM_TIP" | "GUIDE_GAP" | "PUSHROD_RUB" | "ROCKER" | "PUSHROD" | "GUIDE_PLAY" | "SPRING_HEIGHT" | "LOBE_LIFT" | "LEAK_DOWN_TIME" | "PLUNGER" | "WHEEL" | "AXLE_PLAY" | "BODY" | "SEAT_LEAK" | "SEAT_FLUID" | "OIL" | "FILTER" | "BEARING" | "OIL_USE";
+            grade?: string;
+            /** Format: double */
+            figure?: number;
+            /** Format: double */
+            otherSide?: number;
+            /** Format: double */
+            liftIn?: number;
+            note?: string;
+            /** Format: double */
+            engineHours: number;
+            hand: string;
+            /** Format: date-time */
+            seenAt?: string;
         };
         FittingEntry: {
             /** Format: uuid */
@@ -2259,6 +2571,16 @@ export interface components {
             hand: string;
             why: string;
         };
+        LifterRulesSheet: {
+            /** Format: double */
+            flatHours?: number;
+            /** Format: double */
+            rollerSolidHours?: number;
+            /** Format: double */
+            hydraulicHours?: number;
+            /** Format: double */
+            smallestThouPerHour?: number;
+        };
         ChangeRulesSheet: {
             /** Format: double */
             psi?: number;
@@ -2327,6 +2649,11 @@ export interface components {
             /** Format: date-time */
             foundAt: string;
         };
+        ArchivedFitting: {
+            /** Format: uuid */
+            id: string;
+            fitting: components["schemas"]["LifterFitting"];
+        };
         ArchivedItem: {
             /** Format: uuid */
             engineId: string;
@@ -2349,6 +2676,18 @@ export interface components {
             acts: components["schemas"]["ArchivedAct"][];
             findings: components["schemas"]["ArchivedFinding"][];
         };
+        ArchivedLifter: {
+            /** Format: uuid */
+            id: string;
+            lifter: components["schemas"]["LifterEntry"];
+        };
+        ArchivedLifters: {
+            rules: components["schemas"]["LifterRulesSheet"];
+            lifters: components["schemas"]["ArchivedLifter"][];
+            fittings: components["schemas"]["ArchivedFitting"][];
+            rebuilds: components["schemas"]["ArchivedRebuild"][];
+            seen: components["schemas"]["ArchivedSeen"][];
+        };
         ArchivedLoad: {
             /** Format: uuid */
             id: string;
@@ -2368,6 +2707,11 @@ export interface components {
             /** Format: date-time */
             takenAt: string;
         };
+        ArchivedRebuild: {
+            /** Format: uuid */
+            id: string;
+            rebuild: components["schemas"]["LifterRebuild"];
+        };
         ArchivedRound: {
             /** Format: uuid */
             id: string;
@@ -2379,6 +2723,11 @@ export interface components {
             /** Format: date-time */
             signedAt?: string;
             said?: string;
+        };
+        ArchivedSeen: {
+            /** Format: uuid */
+            id: string;
+            seen: components["schemas"]["FindingSeen"];
         };
         ArchivedTest: {
             /** Format: uuid */
@@ -2416,6 +2765,7 @@ export interface components {
             changeRules?: components["schemas"]["ChangeRulesSheet"];
             jobs?: components["schemas"]["ArchivedJob"][];
             openItems?: components["schemas"]["ArchivedItem"][];
+            lifters?: components["schemas"]["ArchivedLifters"];
         };
         Height: {
             /** Format: double */
@@ -2686,6 +3036,35 @@ export interface components {
         };
         WeakestLink: {
             links: components["schemas"]["Link"][];
+        };
+        CalcSeen: {
+            /** @enum {string} */
+            look: "JAM_NUT" | "WITNESS" | "RETAINER" | "LOCKS" | "TICK_COLD" | "TICK_HOT" | "STEM_TIP" | "GUIDE_GAP" | "PUSHROD_RUB" | "ROCKER" | "PUSHROD" | "GUIDE_PLAY" | "SPRING_HEIGHT" | "LOBE_LIFT" | "LEAK_DOWN_TIME" | "PLUNGER" | "WHEEL" | "AXLE_PLAY" | "BODY" | "SEAT_LEAK" | "SEAT_FLUID" | "OIL" | "FILTER" | "BEARING" | "OIL_USE";
+            grade: string;
+        };
+        DiagnosisRequest: {
+            symptoms: ("OPENING" | "CLOSING" | "STEP_OPEN" | "STEP_TIGHT" | "AFTER_OVER_REV" | "NOISE" | "LOAD_LOW" | "ALL_MOVED")[];
+            seen: components["schemas"]["CalcSeen"][];
+        };
+        Diagnosis: {
+            causes: components["schemas"]["Suspect"][];
+            looks: components["schemas"]["NextLook"][];
+        };
+        NextLook: {
+            /** @enum {string} */
+            look: "JAM_NUT" | "WITNESS" | "RETAINER" | "LOCKS" | "TICK_COLD" | "TICK_HOT" | "STEM_TIP" | "GUIDE_GAP" | "PUSHROD_RUB" | "ROCKER" | "PUSHROD" | "GUIDE_PLAY" | "SPRING_HEIGHT" | "LOBE_LIFT" | "LEAK_DOWN_TIME" | "PLUNGER" | "WHEEL" | "AXLE_PLAY" | "BODY" | "SEAT_LEAK" | "SEAT_FLUID" | "OIL" | "FILTER" | "BEARING" | "OIL_USE";
+            tells: string[];
+            /** Format: double */
+            gain: number;
+        };
+        Suspect: {
+            /** @enum {string} */
+            cause: "JAM_NUT" | "PUSHROD_TIPS" | "PUSHROD_BENT" | "ROCKER" | "LIFTER" | "PLUNGER" | "LOBE" | "SEAT" | "VALVE_HEAD" | "STUD" | "LOCKS" | "GEOMETRY" | "SPRING" | "READING";
+            /** Format: double */
+            share: number;
+            ruledOut: boolean;
+            saysFor: string[];
+            saysAgainst: string[];
         };
         TurnRequest: {
             /** @enum {string} */
@@ -3044,12 +3423,163 @@ export interface components {
             separator: string;
             sum: components["schemas"]["Sum"];
         };
+        LiftFound: {
+            /** Format: double */
+            liftIn: number;
+            /** Format: double */
+            runOutIn: number;
+            /** Format: int32 */
+            rows: number;
+            understood: string;
+        };
         TargetRequest: {
             sheet: components["schemas"]["EngineSheet"];
             /** @enum {string} */
             state: "HOT" | "COLD";
             grownIntakeIn?: number[];
             grownExhaustIn?: number[];
+        };
+        CalcGap: {
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            /** Format: double */
+            foundLow: number;
+            /** Format: double */
+            foundHigh: number;
+            /** Format: double */
+            leftLow?: number;
+            /** Format: double */
+            leftHigh?: number;
+        };
+        CalcRound: {
+            name: string;
+            /** Format: double */
+            engineHours: number;
+            /** @enum {string} */
+            state: "HOT" | "COLD";
+            hand?: string;
+            reads: components["schemas"]["CalcGap"][];
+            renewed?: string[];
+        };
+        DriftRequest: {
+            sheet: components["schemas"]["EngineSheet"];
+            rounds: components["schemas"]["CalcRound"][];
+            /** Format: double */
+            grownIntakeThou?: number;
+            /** Format: double */
+            grownExhaustThou?: number;
+            /** Format: double */
+            smallestThouPerHour?: number;
+        };
+        Compared: {
+            round: string;
+            /** Format: double */
+            engineHours: number;
+            /** Format: double */
+            ownThou: number;
+            /** Format: double */
+            sdThou: number;
+            /** Format: double */
+            pathThou: number;
+            /** Format: double */
+            up: number;
+            /** Format: double */
+            down: number;
+            /** Format: double */
+            stepped: number;
+        };
+        DriftChance: {
+            /** Format: double */
+            steady: number;
+            /** Format: double */
+            opening: number;
+            /** Format: double */
+            closing: number;
+            /** Format: double */
+            stepOpen: number;
+            /** Format: double */
+            stepTight: number;
+        };
+        HandView: {
+            hand: string;
+            /** Format: double */
+            thou: number;
+        };
+        LashDriftView: {
+            valves: components["schemas"]["ValveDriftView"][];
+            rounds: components["schemas"]["RoundShiftView"][];
+            trends: components["schemas"]["TrendView"][];
+            hands: components["schemas"]["HandView"][];
+            offRounds: components["schemas"]["OffRound"][];
+            growthKnown: boolean;
+            /** Format: double */
+            scatter: number;
+            /** Format: double */
+            watchAt: number;
+            /** Format: double */
+            findingAt: number;
+        };
+        OffRound: {
+            round: string;
+            /** Format: double */
+            engineHours: number;
+            /** Format: double */
+            thou: number;
+            words: string;
+        };
+        RoundShiftView: {
+            round: string;
+            /** Format: double */
+            engineHours: number;
+            /** @enum {string} */
+            state: "HOT" | "COLD";
+            hand: string;
+            /** Format: double */
+            allThou: number;
+            /** Format: double */
+            exhaustsThou: number;
+            /** Format: double */
+            bankThou: number;
+            /** Format: double */
+            coolingThou: number;
+            /** Format: int32 */
+            compared: number;
+        };
+        ThouRange: {
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            mid: number;
+            /** Format: double */
+            high: number;
+        };
+        TrendView: {
+            /** @enum {string} */
+            group: "ALL" | "EXHAUSTS" | "SECOND_BANK";
+            thouPerHour: components["schemas"]["ThouRange"];
+            clear: boolean;
+            words: string;
+        };
+        ValveDriftView: {
+            /** @description a valve, such as 3E or 3I1 */
+            position: string;
+            /** @enum {string} */
+            strength: "UNKNOWN" | "STEADY" | "WATCH" | "FINDING";
+            /** @enum {string} */
+            signal: "STEADY" | "OPENING" | "CLOSING" | "STEP_OPEN" | "STEP_TIGHT";
+            words: string;
+            chance: components["schemas"]["DriftChance"];
+            /** Format: double */
+            sum: number;
+            thouPerHour?: components["schemas"]["ThouRange"];
+            movedThou?: components["schemas"]["ThouRange"];
+            /** Format: double */
+            begunLow?: number;
+            /** Format: double */
+            begun?: number;
+            /** Format: double */
+            begunHigh?: number;
+            points: components["schemas"]["Compared"][];
         };
         ComingEvent: {
             name: string;
@@ -3187,6 +3717,149 @@ export interface components {
             hint: string;
             layout: components["schemas"]["LayoutSheet"];
         };
+        Grade: {
+            word: string;
+            /** @enum {string} */
+            level: "GOOD" | "WORN" | "BAD";
+            means: string;
+            todo: string;
+        };
+        LookView: {
+            /** @enum {string} */
+            look: "JAM_NUT" | "WITNESS" | "RETAINER" | "LOCKS" | "TICK_COLD" | "TICK_HOT" | "STEM_TIP" | "GUIDE_GAP" | "PUSHROD_RUB" | "ROCKER" | "PUSHROD" | "GUIDE_PLAY" | "SPRING_HEIGHT" | "LOBE_LIFT" | "LEAK_DOWN_TIME" | "PLUNGER" | "WHEEL" | "AXLE_PLAY" | "BODY" | "SEAT_LEAK" | "SEAT_FLUID" | "OIL" | "FILTER" | "BEARING" | "OIL_USE";
+            title: string;
+            /** @enum {string} */
+            where: "VALVE" | "CYLINDER" | "ENGINE";
+            /** Format: int32 */
+            minutes: number;
+            how: string;
+            unit: string;
+            ofTheLifter: boolean;
+            grades: components["schemas"]["Grade"][];
+        };
+        LifterLife: {
+            /** Format: uuid */
+            lifterId: string;
+            mark: string;
+            /** Format: uuid */
+            engineId: string;
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            /** Format: double */
+            fromHours: number;
+            /** Format: double */
+            toHours?: number;
+            why?: string;
+        };
+        LifterReason: {
+            /** @enum {string} */
+            kind: "SEEN" | "TREND" | "INTERVAL" | "OVER_REV" | "OPEN_LOAD" | "NOT_LOOKED_AT";
+            /** @enum {string} */
+            asks: "RUN" | "WATCH" | "CHANGE";
+            words: string;
+        };
+        LifterView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            fittingId?: string;
+            /** @enum {string} */
+            kind: "FLAT_SOLID" | "ROLLER_SOLID" | "FLAT_HYDRAULIC" | "ROLLER_HYDRAULIC" | "BUCKET";
+            mark: string;
+            setName?: string;
+            /** Format: uuid */
+            partnerId?: string;
+            partner?: string;
+            /** Format: double */
+            hours: number;
+            /** Format: double */
+            sinceRebuilt: number;
+            /** Format: int32 */
+            rebuilds: number;
+            /** Format: int32 */
+            overRevs: number;
+            /** Format: double */
+            cycles?: number;
+            /** Format: double */
+            openLbf?: number;
+            scrapped: boolean;
+            note?: string;
+        };
+        NextLookView: {
+            look: components["schemas"]["LookView"];
+            tells: string[];
+            /** Format: double */
+            gain: number;
+        };
+        SeenView: {
+            /** Format: uuid */
+            id: string;
+            /** @description a valve, such as 3E or 3I1 */
+            valve?: string;
+            /** Format: int32 */
+            cylinder?: number;
+            /** @enum {string} */
+            look: "JAM_NUT" | "WITNESS" | "RETAINER" | "LOCKS" | "TICK_COLD" | "TICK_HOT" | "STEM_TIP" | "GUIDE_GAP" | "PUSHROD_RUB" | "ROCKER" | "PUSHROD" | "GUIDE_PLAY" | "SPRING_HEIGHT" | "LOBE_LIFT" | "LEAK_DOWN_TIME" | "PLUNGER" | "WHEEL" | "AXLE_PLAY" | "BODY" | "SEAT_LEAK" | "SEAT_FLUID" | "OIL" | "FILTER" | "BEARING" | "OIL_USE";
+            title: string;
+            grade: string;
+            /** @enum {string} */
+            level: "GOOD" | "WORN" | "BAD";
+            means: string;
+            todo: string;
+            /** Format: double */
+            figure?: number;
+            /** Format: double */
+            otherSide?: number;
+            /** Format: double */
+            liftIn?: number;
+            unit: string;
+            note?: string;
+            photo: boolean;
+            /** Format: double */
+            engineHours: number;
+            hand: string;
+            /** Format: date-time */
+            seenAt: string;
+        };
+        SuspectView: {
+            cause: string;
+            /** Format: double */
+            share: number;
+            ruledOut: boolean;
+            saysFor: string[];
+            saysAgainst: string[];
+        };
+        SymptomView: {
+            /** @enum {string} */
+            symptom: "OPENING" | "CLOSING" | "STEP_OPEN" | "STEP_TIGHT" | "AFTER_OVER_REV" | "NOISE" | "LOAD_LOW" | "ALL_MOVED";
+            words: string;
+        };
+        ValveChain: {
+            /** @description a valve, such as 3E or 3I1 */
+            position: string;
+            lifter?: components["schemas"]["LifterView"];
+            /** @enum {string} */
+            verdict: "RUN" | "WATCH" | "CHANGE";
+            reasons: components["schemas"]["LifterReason"][];
+            /** Format: double */
+            toInterval?: number;
+            toTrend?: components["schemas"]["ThouRange"];
+            dueBefore?: string;
+            drift: components["schemas"]["ValveDriftView"];
+            symptoms: ("OPENING" | "CLOSING" | "STEP_OPEN" | "STEP_TIGHT" | "AFTER_OVER_REV" | "NOISE" | "LOAD_LOW" | "ALL_MOVED")[];
+            suspect?: string;
+            seen: components["schemas"]["SeenView"][];
+        };
+        ValveStory: {
+            valve: components["schemas"]["ValveChain"];
+            symptoms: components["schemas"]["SymptomView"][];
+            causes: components["schemas"]["SuspectView"][];
+            looks: components["schemas"]["NextLookView"][];
+            cylinder: components["schemas"]["SeenView"][];
+            engine: components["schemas"]["SeenView"][];
+            lives: components["schemas"]["LifterLife"][];
+            all: components["schemas"]["SeenView"][];
+        };
         EngineSprings: {
             /** Format: double */
             engineHours: number;
@@ -3276,6 +3949,36 @@ export interface components {
             /** Format: int32 */
             valves: number;
         };
+        EngineReadiness: {
+            /** @enum {string} */
+            state: "READY" | "READY_BUT" | "NOT_READY";
+            sentence: string;
+            eventName: string;
+            /** Format: double */
+            plannedHours: number;
+            /** Format: double */
+            engineHours: number;
+            areas: components["schemas"]["ReadinessArea"][];
+            reasons: components["schemas"]["ReadinessReason"][];
+        };
+        ReadinessArea: {
+            /** @enum {string} */
+            area: "WORK" | "SPRINGS" | "LASH" | "LIFTERS";
+            /** @enum {string} */
+            state: "READY" | "READY_BUT" | "NOT_READY";
+            /** Format: int32 */
+            reasons: number;
+        };
+        ReadinessReason: {
+            /** @enum {string} */
+            area: "WORK" | "SPRINGS" | "LASH" | "LIFTERS";
+            /** @enum {string} */
+            asks: "READY" | "READY_BUT" | "NOT_READY";
+            words: string;
+            /** @description a valve, such as 3E or 3I1 */
+            position?: string;
+            reference?: string;
+        };
         EnginePockets: {
             /** Format: double */
             toleranceIn: number;
@@ -3300,6 +4003,42 @@ export interface components {
             links: components["schemas"]["Link"][];
             ways: components["schemas"]["WayThere"][];
             curve: components["schemas"]["At"][];
+        };
+        Coming: {
+            name: string;
+            /** Format: date */
+            date?: string;
+            /** Format: double */
+            plannedHours: number;
+            /** Format: double */
+            endHours: number;
+        };
+        EngineLifters: {
+            /** Format: double */
+            engineHours: number;
+            coming: components["schemas"]["Coming"][];
+            hydraulic: boolean;
+            roller: boolean;
+            rules: components["schemas"]["LifterRulesSheet"];
+            valves: components["schemas"]["ValveChain"][];
+            cylinders: components["schemas"]["SeenView"][];
+            engine: components["schemas"]["SeenView"][];
+            lobes: components["schemas"]["LobeLine"][];
+            shelf: components["schemas"]["LifterView"][];
+        };
+        LobeLine: {
+            /** @description a valve, such as 3E or 3I1 */
+            position: string;
+            /** Format: double */
+            liftIn: number;
+            /** Format: double */
+            wantedIn?: number;
+            /** Format: double */
+            shortThou?: number;
+            grade?: string;
+            /** @enum {string} */
+            level?: "GOOD" | "WORN" | "BAD";
+            words: string;
         };
         ChangeLine: {
             /** Format: uuid */
@@ -3883,6 +4622,104 @@ export interface operations {
             };
         };
     };
+    put: {
+        parameters: {
+            query?: {
+                who?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LifterEntry"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    rebuild: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LifterRebuild"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    fit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LifterFitting"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LifterRemoval"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     job: {
         parameters: {
             query?: never;
@@ -4014,7 +4851,77 @@ export interface operations {
             };
         };
     };
-    fit: {
+    see: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FindingSeen"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    unsee: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    photo_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/jpeg": string;
+                "image/png": string;
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    fit_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4038,7 +4945,7 @@ export interface operations {
             };
         };
     };
-    remove: {
+    remove_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4086,7 +4993,7 @@ export interface operations {
             };
         };
     };
-    put: {
+    put_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4134,7 +5041,7 @@ export interface operations {
             };
         };
     };
-    put_1: {
+    put_2: {
         parameters: {
             query?: {
                 basedOn?: number;
@@ -4311,6 +5218,34 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["OpenItem"][];
+                };
+            };
+        };
+    };
+    putRules_1: {
+        parameters: {
+            query?: {
+                who?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LifterRulesSheet"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LifterRulesSheet"];
                 };
             };
         };
@@ -4565,6 +5500,30 @@ export interface operations {
             };
         };
     };
+    diagnosis: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DiagnosisRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Diagnosis"];
+                };
+            };
+        };
+    };
     turn: {
         parameters: {
             query?: never;
@@ -4685,7 +5644,7 @@ export interface operations {
             };
         };
     };
-    fit_1: {
+    fit_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -4827,6 +5786,30 @@ export interface operations {
             };
         };
     };
+    table: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/plain": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LiftFound"];
+                };
+            };
+        };
+    };
     target: {
         parameters: {
             query?: never;
@@ -4847,6 +5830,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["LashTarget"][];
+                };
+            };
+        };
+    };
+    drift: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DriftRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LashDriftView"];
                 };
             };
         };
@@ -5002,6 +6009,26 @@ export interface operations {
             };
         };
     };
+    looks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LookView"][];
+                };
+            };
+        };
+    };
     photoOf: {
         parameters: {
             query?: never;
@@ -5040,6 +6067,29 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EngineView"][];
+                };
+            };
+        };
+    };
+    story: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                valve: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ValveStory"];
                 };
             };
         };
@@ -5088,6 +6138,28 @@ export interface operations {
             };
         };
     };
+    readiness: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EngineReadiness"];
+                };
+            };
+        };
+    };
     pockets: {
         parameters: {
             query?: never;
@@ -5128,6 +6200,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["OpenItem"][];
+                };
+            };
+        };
+    };
+    lifters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EngineLifters"];
                 };
             };
         };
@@ -5174,6 +6268,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EngineLash"];
+                };
+            };
+        };
+    };
+    drift_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LashDriftView"];
                 };
             };
         };

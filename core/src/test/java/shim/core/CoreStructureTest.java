@@ -17,8 +17,19 @@ class CoreStructureTest {
   /** Each package may use those before it. */
   private static final List<String> ORDER =
       List.of(
-          "unit", "stats", "engine", "crank", "lash", "drift", "spring", "fatigue", "lifter",
-          "change", "running", "season");
+          "unit",
+          "stats",
+          "engine",
+          "crank",
+          "lash",
+          "drift",
+          "spring",
+          "fatigue",
+          "lifter",
+          "change",
+          "running",
+          "readiness",
+          "season");
 
   private static final JavaClasses CORE =
       new ClassFileImporter()

@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.RestController;
 import shim.app.change.JobViews.Danger;
 import shim.app.change.JobViews.JobLine;
 import shim.app.change.JobViews.JobView;
+import shim.app.record.Photos;
 import shim.core.change.Route;
 import shim.core.change.Schools;
 

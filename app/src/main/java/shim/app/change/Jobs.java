@@ -17,6 +17,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
+import shim.app.record.Photos;
 import shim.core.change.Act;
 import shim.core.change.Done;
 import shim.core.change.Job;

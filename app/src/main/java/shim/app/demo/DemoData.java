@@ -55,13 +55,21 @@ class DemoData implements ApplicationRunner {
   private final Rounds rounds;
   private final Events events;
   private final DemoSprings springs;
+  private final DemoLifters lifters;
   private final Clock clock;
 
-  DemoData(Engines engines, Rounds rounds, Events events, DemoSprings springs, Clock clock) {
+  DemoData(
+      Engines engines,
+      Rounds rounds,
+      Events events,
+      DemoSprings springs,
+      DemoLifters lifters,
+      Clock clock) {
     this.engines = engines;
     this.rounds = rounds;
     this.events = events;
     this.springs = springs;
+    this.lifters = lifters;
     this.clock = clock;
   }
 
@@ -76,6 +84,11 @@ class DemoData implements ApplicationRunner {
     workshopSix();
     UUID v8 = id("Hill V8");
     springs.fill(v8, id("Paddock four"), DemoData::id, this::startOf, id(v8 + EVENT_NAMES.get(7)));
+    lifters.fill(
+        v8,
+        id("Paddock four"),
+        id("Night V8"),
+        new DemoLifters.Season(DemoData::id, this::startOf));
   }
 
   private static UUID id(String name) {

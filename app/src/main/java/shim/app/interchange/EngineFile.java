@@ -16,6 +16,7 @@ import shim.app.engine.Engines;
 import shim.app.fatigue.TestArchive;
 import shim.app.http.Refusal;
 import shim.app.lash.LashArchive;
+import shim.app.lifter.LifterArchive;
 import shim.app.running.Events;
 import shim.app.running.Runs;
 import shim.app.spring.SpringRules;
@@ -40,6 +41,7 @@ class EngineFile {
   private final LashArchive lash;
   private final ChangeRules changeRules;
   private final JobArchive jobs;
+  private final LifterArchive lifters;
 
   EngineFile(
       Engines engines,
@@ -51,7 +53,8 @@ class EngineFile {
       TestArchive tests,
       LashArchive lash,
       ChangeRules changeRules,
-      JobArchive jobs) {
+      JobArchive jobs,
+      LifterArchive lifters) {
     this.engines = engines;
     this.events = events;
     this.runs = runs;
@@ -62,6 +65,7 @@ class EngineFile {
     this.lash = lash;
     this.changeRules = changeRules;
     this.jobs = jobs;
+    this.lifters = lifters;
   }
 
   /** An event with its id. */
@@ -73,6 +77,7 @@ class EngineFile {
    * @param fittings all of these springs, so that hours run in other engines are not lost; those of
    *     engines that are not here come in once that engine does
    * @param changeRules missing, as jobs and openItems, in a file from before spring changes
+   * @param lifters missing in a file from before lifters
    */
   record EngineDocument(
       String format,
@@ -90,7 +95,8 @@ class EngineFile {
       List<LashArchive.ArchivedChange> partsChanged,
       ChangeRules.@Nullable ChangeRulesSheet changeRules,
       @Nullable List<JobArchive.ArchivedJob> jobs,
-      @Nullable List<JobArchive.ArchivedItem> openItems) {}
+      @Nullable List<JobArchive.ArchivedItem> openItems,
+      LifterArchive.@Nullable ArchivedLifters lifters) {}
 
   @Transactional(readOnly = true)
   public EngineDocument export(UUID id) {
@@ -133,7 +139,8 @@ class EngineFile {
         lash.changes(id),
         changeRules.of(id),
         jobs.jobs(id),
-        jobs.items(id));
+        jobs.items(id),
+        lifters.of(id));
   }
 
   public UUID take(EngineDocument d) {
@@ -152,6 +159,9 @@ class EngineFile {
     d.lashRounds().forEach(lash::put);
     d.partsChanged().forEach(lash::put);
     takeChanges(d);
+    if (d.lifters() != null) {
+      lifters.put(d.id(), d.lifters());
+    }
     return d.id();
   }
 

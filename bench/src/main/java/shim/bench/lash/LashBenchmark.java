@@ -154,7 +154,7 @@ public final class LashBenchmark {
   }
 
   private static double stepped(At a) {
-    List<ValveDrift.Point> points = a.drift().valves().get(a.p()).points();
+    List<ValveDrift.Compared> points = a.drift().valves().get(a.p()).points();
     return points.isEmpty() ? 0 : points.get(points.size() - 1).stepped();
   }
 

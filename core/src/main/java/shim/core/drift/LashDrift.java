@@ -152,7 +152,9 @@ public record LashDrift(Map<Position, ValveDrift> valves, List<RoundShift> round
           track(r.position()).set(n, seen(round, r.position(), r.left()), shift);
         }
       }
-      shifts.add(shift(round, now, common, list.size()));
+      if (!round.reads().isEmpty()) {
+        shifts.add(shift(round, now, common, list.size()));
+      }
     }
 
     private Map<Position, Common.Surprise> surprises(LashRound round) {

@@ -33,6 +33,11 @@ public record LashRound(
    */
   public record Read(Position position, @Nullable Gap found, @Nullable Gap left) {}
 
+  /** Parts changed since the last round: a round in which nothing was read yet. */
+  public static LashRound renewal(long order, double engineHours, Set<Position> renewed) {
+    return new LashRound("", order, engineHours, HeatState.HOT, "", List.of(), renewed);
+  }
+
   public LashRound {
     reads = List.copyOf(reads);
     renewed = Set.copyOf(renewed);

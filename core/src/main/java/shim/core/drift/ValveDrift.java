@@ -1,7 +1,9 @@
 package shim.core.drift;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.Position;
@@ -21,7 +23,7 @@ import shim.core.stats.Range;
  */
 public record ValveDrift(
     Position position,
-    List<Point> points,
+    List<Compared> points,
     Map<Signal, Double> probability,
     Strength strength,
     Signal signal,
@@ -61,15 +63,17 @@ public record ValveDrift(
    * @param round name of the round
    * @param ownThou what this valve moved against the others since its reading before, thou
    * @param sdThou standard deviation of that when nothing happens, thou
+   * @param pathThou where its lash stands by then, settings taken out, against the first reading
    * @param up cumulative sum towards opening, log likelihood
    * @param down cumulative sum towards closing
    * @param stepped the same for one step either way, with no drift
    */
-  public record Point(
+  public record Compared(
       String round,
       double engineHours,
       double ownThou,
       double sdThou,
+      double pathThou,
       double up,
       double down,
       double stepped) {}
@@ -80,6 +84,40 @@ public record ValveDrift(
   public ValveDrift {
     points = List.copyOf(points);
     probability = Map.copyOf(probability);
+  }
+
+  /** What it shows, in one line for a technician. */
+  public String words() {
+    return switch (strength) {
+      case UNKNOWN -> "not enough rounds in one temperature state to compare yet";
+      case STEADY -> "as it was, within what leaves can tell";
+      case WATCH -> "perhaps " + changed();
+      case FINDING -> changed();
+    };
+  }
+
+  private String changed() {
+    Begun b = begun.orElseThrow();
+    Range moved = Objects.requireNonNull(movedThou);
+    if (signal.steps()) {
+      return String.format(
+          Locale.ROOT,
+          "went %s by %.1f thou once, between %.1f and %.1f h",
+          signal.opens() ? "wide" : "tight",
+          Math.abs(moved.mid()),
+          b.lowHours(),
+          b.highHours());
+    }
+    double rate = Objects.requireNonNull(thouPerHour).mid();
+    return String.format(
+        Locale.ROOT,
+        "%s %.1f thou an hour since about %.1f h (%.1f to %.1f), %.1f thou in all",
+        signal.opens() ? "opening" : "closing",
+        Math.abs(rate),
+        b.likeliestHours(),
+        b.lowHours(),
+        b.highHours(),
+        Math.abs(moved.mid()));
   }
 
   /** The greater of the two sums of a drift now. */

@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 import shim.core.drift.ValveDrift.Begun;
-import shim.core.drift.ValveDrift.Point;
+import shim.core.drift.ValveDrift.Compared;
 import shim.core.drift.ValveDrift.Signal;
 import shim.core.drift.ValveDrift.Strength;
 import shim.core.engine.Position;
@@ -96,7 +96,7 @@ final class Weighing {
 
   ValveDrift result() {
     Map<Signal, Double> probability = probabilities();
-    List<Point> points = points();
+    List<Compared> points = points();
     Strength strength = strength(points);
     boolean speaks = strength == Strength.FINDING || strength == Strength.WATCH;
     Signal signal = speaks ? likeliest(probability) : Signal.STEADY;
@@ -105,11 +105,11 @@ final class Weighing {
         position, points, probability, strength, signal, sized.rate, sized.moved, sized.begun);
   }
 
-  private Strength strength(List<Point> points) {
+  private Strength strength(List<Compared> points) {
     if (points.isEmpty()) {
       return Strength.UNKNOWN;
     }
-    Point now = points.get(points.size() - 1);
+    Compared now = points.get(points.size() - 1);
     double drift = Math.max(now.up(), now.down());
     if (Math.max(drift, now.stepped()) >= rules.findingAt()) {
       return Strength.FINDING;
@@ -125,18 +125,21 @@ final class Weighing {
         .orElse(Signal.STEADY);
   }
 
-  private List<Point> points() {
-    List<Point> result = new ArrayList<>();
+  private List<Compared> points() {
+    List<Compared> result = new ArrayList<>();
     Sums sums = new Sums(steps, drifts, slips, rules);
+    double path = 0;
     for (int i = 0; i < steps.size(); i++) {
       Track.Step s = steps.get(i);
       if (s.speaks()) {
+        path += s.gainX() * s.surprise();
         result.add(
-            new Point(
+            new Compared(
                 rounds.get(s.round()),
                 s.toHours(),
                 s.surprise(),
                 Math.sqrt(s.variance()),
+                path,
                 sums.up(i),
                 sums.down(i),
                 sums.stepped(i)));

@@ -1,4 +1,4 @@
-package shim.app.change;
+package shim.app.record;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -14,8 +14,8 @@ import shim.app.http.Refusal;
 
 /** Photos as files in the database's folder, so that a copy of the folder holds them too. */
 @Component
-class Photos {
-  static final int MOST_BYTES = 12_000_000;
+public class Photos {
+  public static final int MOST_BYTES = 12_000_000;
 
   private static final Map<String, byte[]> BEGINS =
       Map.of(
@@ -29,7 +29,7 @@ class Photos {
   }
 
   /** Keeps a picture; says what kind it is. Its first bytes tell, not its name. */
-  String keep(UUID id, byte[] image) {
+  public String keep(UUID id, byte[] image) {
     if (image.length > MOST_BYTES) {
       throw Refusal.invalid("photo", "a photo of at most 12 MB, please");
     }
@@ -46,7 +46,7 @@ class Photos {
     return type;
   }
 
-  byte[] read(UUID id) {
+  public byte[] read(UUID id) {
     try {
       return Files.readAllBytes(file(id));
     } catch (IOException e) {
@@ -55,7 +55,7 @@ class Photos {
   }
 
   /** The kind of a picture, by its first bytes; empty when it is none that is taken. */
-  static Optional<String> type(byte[] image) {
+  public static Optional<String> type(byte[] image) {
     return BEGINS.entrySet().stream()
         .filter(e -> starts(image, e.getValue()))
         .map(Map.Entry::getKey)

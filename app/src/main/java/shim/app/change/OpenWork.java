@@ -1,0 +1,50 @@
+package shim.app.change;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What is open on an engine: jobs not signed off, and items still to be put right. */
+@Service
+@Transactional(readOnly = true)
+public class OpenWork {
+  private final JobReader jobs;
+  private final OpenItems items;
+
+  OpenWork(JobReader jobs, OpenItems items) {
+    this.jobs = jobs;
+    this.items = items;
+  }
+
+  /**
+   * One thing that is open.
+   *
+   * @param jobId the job, where it is one
+   * @param dueHours engine hours by which an item is to be put right
+   */
+  public record Open(@Nullable UUID jobId, String words, @Nullable Double dueHours) {
+    public boolean job() {
+      return jobId != null;
+    }
+  }
+
+  public List<Open> of(UUID engineId) {
+    List<Open> result = new ArrayList<>();
+    jobs.of(engineId).stream()
+        .filter(j -> j.endedAt() == null)
+        .forEach(
+            j ->
+                result.add(
+                    new Open(
+                        j.id(),
+                        j.title() + " is open" + (j.parked() == null ? "" : ": " + j.parked()),
+                        null)));
+    items.of(engineId).stream()
+        .filter(i -> i.closedAt() == null)
+        .forEach(i -> result.add(new Open(null, i.words(), i.dueHours())));
+    return result;
+  }
+}

@@ -1,0 +1,81 @@
+package shim.app.fatigue;
+
+import java.time.LocalDate;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.fatigue.SpringViews.EngineSprings;
+import shim.app.fatigue.SpringViews.SpringAt;
+import shim.core.engine.Position;
+import shim.core.fatigue.Reason;
+import shim.core.fatigue.Verdict;
+
+/** How an engine's springs stand, for other features. */
+@Service
+@Transactional(readOnly = true)
+public class SpringStanding {
+  private static final Set<Reason.Kind> READS_LOW =
+      EnumSet.of(Reason.Kind.OWN_WAY, Reason.Kind.SUDDEN, Reason.Kind.LEAST_LOAD);
+
+  private final SpringReader reader;
+
+  SpringStanding(SpringReader reader) {
+    this.reader = reader;
+  }
+
+  /** A coming event, or the usual hour where none is planned; engine hours. */
+  public record Coming(
+      String name, @Nullable LocalDate date, double plannedHours, double endHours) {}
+
+  /**
+   * One spring in its place.
+   *
+   * @param words its first reason
+   * @param readsLow it reads lower than its set or its limit
+   * @param openLbf load it puts on the lifter's side of the valve at full lift, lbf
+   */
+  public record Standing(
+      Position position,
+      String mark,
+      Verdict verdict,
+      String words,
+      boolean readsLow,
+      OptionalDouble openLbf) {}
+
+  /** An engine's springs and events. */
+  public record EngineStanding(
+      double engineHours,
+      List<Coming> coming,
+      List<Standing> springs,
+      List<Position> empty,
+      @Nullable UUID openTest) {}
+
+  public EngineStanding of(UUID engineId) {
+    EngineSprings now = reader.engine(engineId);
+    return new EngineStanding(
+        now.engineHours(),
+        now.coming().stream()
+            .map(c -> new Coming(c.name(), c.date(), c.plannedHours(), c.endHours()))
+            .toList(),
+        now.springs().stream().map(SpringStanding::standing).toList(),
+        now.empty(),
+        now.openTest());
+  }
+
+  private static Standing standing(SpringAt s) {
+    List<Reason> reasons = s.said().reasons();
+    return new Standing(
+        s.position(),
+        s.mark(),
+        s.said().verdict(),
+        reasons.isEmpty() ? "" : reasons.get(0).words(),
+        s.said().verdict() != Verdict.RUN
+            && reasons.stream().anyMatch(r -> READS_LOW.contains(r.kind())),
+        OptionalDouble.of(s.fit().openLbf()));
+  }
+}

@@ -1,0 +1,144 @@
+package shim.app.lifter;
+
+import jakarta.validation.Valid;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import shim.app.engine.Engines;
+import shim.app.lash.LashBook;
+import shim.app.lifter.DriftViews.LashDriftView;
+import shim.app.lifter.LifterViews.EngineLifters;
+import shim.app.lifter.LifterViews.LookView;
+import shim.app.lifter.LifterViews.ValveStory;
+import shim.core.engine.Engine;
+import shim.core.engine.Position;
+import shim.core.lifter.Look;
+
+/** Lifters, what was seen, and what the lash says. */
+@RestController
+class LifterController {
+  private final Lifters lifters;
+  private final LifterReader reader;
+  private final LifterRules rules;
+  private final Inspections inspections;
+  private final LiftTables tables;
+  private final LashBook lash;
+  private final Engines engines;
+
+  LifterController(
+      Lifters lifters,
+      LifterReader reader,
+      LifterRules rules,
+      Inspections inspections,
+      LiftTables tables,
+      LashBook lash,
+      Engines engines) {
+    this.lifters = lifters;
+    this.reader = reader;
+    this.rules = rules;
+    this.inspections = inspections;
+    this.tables = tables;
+    this.lash = lash;
+    this.engines = engines;
+  }
+
+  @GetMapping("/api/looks")
+  List<LookView> looks() {
+    return Stream.of(Look.values()).map(LookView::of).toList();
+  }
+
+  @GetMapping("/api/engines/{id}/lash-drift")
+  LashDriftView drift(@PathVariable UUID id) {
+    Engine engine = engines.get(id).engine();
+    LashBook.Booked booked = lash.of(id, engine);
+    return DriftViews.of(engine.layout(), booked.rounds(), booked.growth(), rules.of(id).drift());
+  }
+
+  @GetMapping("/api/engines/{id}/lifters")
+  EngineLifters lifters(@PathVariable UUID id) {
+    return reader.engine(id);
+  }
+
+  @GetMapping("/api/engines/{id}/valves/{valve}/story")
+  ValveStory story(@PathVariable UUID id, @PathVariable String valve) {
+    return reader.story(id, Position.parse(valve));
+  }
+
+  @PutMapping("/api/engines/{id}/lifter-rules")
+  LifterRules.LifterRulesSheet putRules(
+      @PathVariable UUID id,
+      @RequestParam(required = false) @Nullable String who,
+      @RequestBody LifterRules.LifterRulesSheet sheet) {
+    return rules.put(id, sheet, who);
+  }
+
+  @PutMapping("/api/lifters/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void put(
+      @PathVariable UUID id,
+      @RequestParam(required = false) @Nullable String who,
+      @RequestBody @Valid Lifters.LifterEntry entry) {
+    lifters.put(id, entry, who);
+  }
+
+  @PutMapping("/api/lifter-fittings/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void fit(@PathVariable UUID id, @RequestBody @Valid Lifters.LifterFitting entry) {
+    lifters.fit(id, entry);
+  }
+
+  @PutMapping("/api/lifter-fittings/{id}/removal")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(@PathVariable UUID id, @RequestBody @Valid Lifters.LifterRemoval removal) {
+    lifters.remove(id, removal);
+  }
+
+  @PutMapping("/api/lifter-rebuilds/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void rebuild(@PathVariable UUID id, @RequestBody @Valid Lifters.LifterRebuild entry) {
+    lifters.rebuild(id, entry);
+  }
+
+  @PutMapping("/api/inspections/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void see(@PathVariable UUID id, @RequestBody @Valid Inspections.FindingSeen seen) {
+    inspections.put(id, seen);
+  }
+
+  @DeleteMapping("/api/inspections/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void unsee(@PathVariable UUID id) {
+    inspections.withdraw(id);
+  }
+
+  /** A photo of a finding, JPEG or PNG, 12 MB at most. */
+  @PutMapping(
+      value = "/api/inspections/{id}/photo",
+      consumes = {
+        MediaType.IMAGE_JPEG_VALUE,
+        MediaType.IMAGE_PNG_VALUE,
+        "application/octet-stream"
+      })
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void photo(@PathVariable UUID id, @RequestBody byte[] image) {
+    inspections.photo(id, image);
+  }
+
+  /** Lift of one valve from a measured table: CSV of degrees and dial reading; nothing is kept. */
+  @PostMapping(value = "/api/calc/lift-table", consumes = MediaType.TEXT_PLAIN_VALUE)
+  LiftTables.LiftFound table(@RequestBody String csv) {
+    return tables.read(csv);
+  }
+}

@@ -1,0 +1,38 @@
+package shim.app.lifter;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.UUID;
+import org.hibernate.envers.Audited;
+import org.jspecify.annotations.Nullable;
+
+/** A lifter under one valve from some engine hours on. */
+@Entity
+@Audited
+@Table(name = "lifter_fitting")
+class LifterFittingRow {
+  @Id UUID id;
+  UUID lifterId;
+  UUID engineId;
+  String valve;
+  double fromHours;
+  Instant fittedAt;
+  @Nullable Double toHours;
+  @Nullable Instant removedAt;
+  String hand;
+  @Nullable String why;
+  @Version int version;
+
+  protected LifterFittingRow() {}
+
+  LifterFittingRow(UUID id) {
+    this.id = id;
+  }
+
+  double ran() {
+    return toHours == null ? 0 : toHours - fromHours;
+  }
+}

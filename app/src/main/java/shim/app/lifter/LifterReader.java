@@ -1,0 +1,362 @@
+package shim.app.lifter;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.engine.Engines;
+import shim.app.fatigue.SpringStanding;
+import shim.app.http.Refusal;
+import shim.app.lash.LashBook;
+import shim.app.lifter.DriftViews.ThouRange;
+import shim.app.lifter.LifterViews.EngineLifters;
+import shim.app.lifter.LifterViews.LifterLife;
+import shim.app.lifter.LifterViews.LifterView;
+import shim.app.lifter.LifterViews.LobeLine;
+import shim.app.lifter.LifterViews.SeenView;
+import shim.app.lifter.LifterViews.SymptomView;
+import shim.app.lifter.LifterViews.ValveChain;
+import shim.app.lifter.LifterViews.ValveStory;
+import shim.app.running.Runs;
+import shim.core.drift.LashDrift;
+import shim.core.drift.ValveDrift;
+import shim.core.engine.Engine;
+import shim.core.engine.Position;
+import shim.core.lifter.Diagnosis;
+import shim.core.lifter.Grade;
+import shim.core.lifter.LifterFacts;
+import shim.core.lifter.LifterOutlook;
+import shim.core.lifter.LobeSurvey;
+import shim.core.lifter.Look;
+import shim.core.lifter.Symptom;
+
+/** Everything known of the lifters of an engine, weighed together. */
+@Service
+@Transactional(readOnly = true)
+class LifterReader {
+  private final Engines engines;
+  private final Lifters lifters;
+  private final LifterRules rules;
+  private final Inspections inspections;
+  private final LashBook lash;
+  private final SpringStanding springs;
+  private final Runs runs;
+
+  LifterReader(
+      Engines engines,
+      Lifters lifters,
+      LifterRules rules,
+      Inspections inspections,
+      LashBook lash,
+      SpringStanding springs,
+      Runs runs) {
+    this.engines = engines;
+    this.lifters = lifters;
+    this.rules = rules;
+    this.inspections = inspections;
+    this.lash = lash;
+    this.springs = springs;
+    this.runs = runs;
+  }
+
+  /** What one reading of an engine needs, read once. */
+  private record Book(
+      Engine engine,
+      LifterRules.LifterRulesSheet rules,
+      SpringStanding.EngineStanding standing,
+      LashDrift drift,
+      List<Instant> roundsAt,
+      Map<UUID, LifterRow> lifters,
+      Map<UUID, List<LifterFittingRow>> lives,
+      Map<UUID, List<RebuildRow>> rebuilds,
+      Map<String, LifterFittingRow> fitted,
+      List<InspectionRow> seen,
+      List<Runs.RunView> runs) {}
+
+  private Book book(UUID engineId) {
+    Engine engine = engines.get(engineId).engine();
+    LashBook.Booked rounds = lash.of(engineId, engine);
+    LifterRules.LifterRulesSheet sheet = rules.of(engineId);
+    Map<UUID, LifterRow> all =
+        lifters.all().stream()
+            .collect(Collectors.toMap(l -> l.id, l -> l, (a, b) -> a, LinkedHashMap::new));
+    Map<String, LifterFittingRow> fitted = new HashMap<>();
+    lifters.fittings(engineId).stream()
+        .filter(f -> f.toHours == null)
+        .forEach(f -> fitted.put(f.valve, f));
+    return new Book(
+        engine,
+        sheet,
+        springs.of(engineId),
+        LashDrift.of(engine.layout(), rounds.rounds(), rounds.growth(), sheet.drift()),
+        rounds.rounds().stream()
+            .filter(r -> !r.reads().isEmpty())
+            .map(r -> Instant.ofEpochMilli(r.order()))
+            .toList(),
+        all,
+        lifters.fittingsOf(all.keySet()).stream().collect(Collectors.groupingBy(f -> f.lifterId)),
+        lifters.rebuildsOf(all.keySet()).stream().collect(Collectors.groupingBy(r -> r.lifterId)),
+        fitted,
+        inspections.of(engineId),
+        runs.of(engineId));
+  }
+
+  EngineLifters engine(UUID engineId) {
+    Book book = book(engineId);
+    List<ValveChain> valves =
+        book.engine().layout().positions().stream().map(p -> valve(book, p)).toList();
+    return new EngineLifters(
+        book.standing().engineHours(),
+        book.standing().coming(),
+        book.engine().drive().lifter().hydraulic(),
+        book.engine().drive().lifter().roller(),
+        book.rules(),
+        valves,
+        latest(book.seen(), r -> r.cylinder != null),
+        latest(book.seen(), r -> r.valve == null && r.cylinder == null),
+        lobes(book),
+        book.lifters().values().stream()
+            .filter(l -> !l.scrapped && shelved(book, l.id))
+            .map(l -> view(book, l, null))
+            .toList());
+  }
+
+  private static boolean shelved(Book book, UUID id) {
+    return book.lives().getOrDefault(id, List.of()).stream().noneMatch(f -> f.toHours == null);
+  }
+
+  ValveStory story(UUID engineId, Position p) {
+    Book book = book(engineId);
+    if (!book.engine().layout().positions().contains(p)) {
+      throw Refusal.notFound("this engine has no valve " + p);
+    }
+    ValveChain valve = valve(book, p);
+    Diagnosis d = diagnosis(book, p, symptoms(book, p));
+    return new ValveStory(
+        valve,
+        valve.symptoms().stream().map(s -> new SymptomView(s, s.words())).toList(),
+        LifterViews.suspects(d),
+        LifterViews.looks(d),
+        latest(book.seen(), r -> Integer.valueOf(p.cylinder()).equals(r.cylinder)),
+        latest(book.seen(), r -> r.valve == null && r.cylinder == null),
+        lives(book, engineId, p),
+        book.seen().stream()
+            .filter(r -> p.toString().equals(r.valve))
+            .sorted(Comparator.comparing((InspectionRow r) -> r.seenAt).reversed())
+            .map(LifterReader::seen)
+            .toList());
+  }
+
+  private List<LifterLife> lives(Book book, UUID engineId, Position p) {
+    return lifters.fittings(engineId).stream()
+        .filter(f -> f.valve.equals(p.toString()))
+        .map(
+            f ->
+                new LifterLife(
+                    f.lifterId,
+                    book.lifters().get(f.lifterId).mark,
+                    f.engineId,
+                    p,
+                    f.fromHours,
+                    f.toHours,
+                    f.why))
+        .toList();
+  }
+
+  private static ValveChain valve(Book book, Position p) {
+    LifterFittingRow fitted = book.fitted().get(p.toString());
+    ValveDrift drift = book.drift().valves().get(p);
+    Set<Symptom> symptoms = symptoms(book, p);
+    Diagnosis d = diagnosis(book, p, symptoms);
+    LifterRow row = fitted == null ? null : book.lifters().get(fitted.lifterId);
+    LifterView lifter = row == null ? null : view(book, row, fitted);
+    List<Double> coming =
+        book.standing().coming().stream().map(SpringStanding.Coming::plannedHours).toList();
+    LifterOutlook outlook =
+        LifterOutlook.of(
+            new LifterFacts(
+                row == null ? book.engine().drive().lifter() : row.kind,
+                lifter == null ? 0 : lifter.sinceRebuilt(),
+                lifter == null ? OptionalDouble.empty() : book.rules().interval(lifter.kind()),
+                coming,
+                weighed(book, p),
+                Optional.of(drift),
+                lifter == null ? 0 : lifter.overRevs(),
+                openLbf(book, p)));
+    return new ValveChain(
+        p,
+        lifter,
+        outlook.verdict(),
+        outlook.reasons(),
+        outlook.toInterval().isPresent() ? outlook.toInterval().getAsDouble() : null,
+        outlook.toTrend().map(LifterReader::capped).orElse(null),
+        outlook.dueBefore().isPresent()
+            ? book.standing().coming().get(outlook.dueBefore().getAsInt()).name()
+            : null,
+        DriftViews.valve(drift),
+        List.copyOf(symptoms),
+        d.causes().isEmpty() ? null : d.causes().get(0).cause().words(),
+        latest(book.seen(), r -> p.toString().equals(r.valve)));
+  }
+
+  /** JSON knows no infinity: beyond a thousand hours is a thousand. */
+  private static ThouRange capped(shim.core.stats.Range r) {
+    return new ThouRange(
+        Math.min(r.low(), 1000), Math.min(r.mid(), 1000), Math.min(r.high(), 1000));
+  }
+
+  private static OptionalDouble openLbf(Book book, Position p) {
+    return book.standing().springs().stream()
+        .filter(s -> s.position().equals(p))
+        .map(SpringStanding.Standing::openLbf)
+        .findFirst()
+        .orElse(OptionalDouble.empty());
+  }
+
+  private static Set<Symptom> symptoms(Book book, Position p) {
+    Set<Symptom> result = EnumSet.noneOf(Symptom.class);
+    ValveDrift drift = book.drift().valves().get(p);
+    Symptom.of(drift.signal()).ifPresent(result::add);
+    if (drift.signal().steps() && overRevSinceLastButOne(book)) {
+      result.add(Symptom.AFTER_OVER_REV);
+    }
+    if (latest(book.seen(), r -> p.toString().equals(r.valve)).stream()
+        .anyMatch(s -> s.look() == Look.TICK_HOT && s.grade().equals("ticks"))) {
+      result.add(Symptom.NOISE);
+    }
+    if (book.standing().springs().stream().anyMatch(s -> s.position().equals(p) && s.readsLow())) {
+      result.add(Symptom.LOAD_LOW);
+    }
+    return result;
+  }
+
+  private static boolean overRevSinceLastButOne(Book book) {
+    int n = book.roundsAt().size();
+    if (n < 2) {
+      return false;
+    }
+    LocalDate since = LocalDate.ofInstant(book.roundsAt().get(n - 2), ZoneOffset.UTC);
+    return book.runs().stream()
+        .anyMatch(r -> r.run().overRevs() > 0 && !r.run().date().isBefore(since));
+  }
+
+  private static Diagnosis diagnosis(Book book, Position p, Set<Symptom> symptoms) {
+    return Diagnosis.of(symptoms, weighed(book, p));
+  }
+
+  /** Findings that speak of a valve: its own, its cylinder's, the engine's; of this lifter only. */
+  private static List<Diagnosis.Seen> weighed(Book book, Position p) {
+    LifterFittingRow fitted = book.fitted().get(p.toString());
+    return book.seen().stream()
+        .filter(
+            r ->
+                p.toString().equals(r.valve)
+                    || Integer.valueOf(p.cylinder()).equals(r.cylinder)
+                    || r.valve == null && r.cylinder == null)
+        .filter(r -> !r.look.ofTheLifter() || fitted == null || !r.seenAt.isBefore(fitted.fittedAt))
+        .flatMap(r -> r.look.grade(r.grade).map(g -> new Diagnosis.Seen(r.look, g)).stream())
+        .toList();
+  }
+
+  private static LifterView view(Book book, LifterRow row, @Nullable LifterFittingRow now) {
+    List<LifterFittingRow> lives = book.lives().getOrDefault(row.id, List.of());
+    List<RebuildRow> rebuilds = book.rebuilds().getOrDefault(row.id, List.of());
+    double hours = row.hoursBefore + lives.stream().mapToDouble(LifterFittingRow::ran).sum();
+    if (now != null) {
+      hours += Math.max(0, book.standing().engineHours() - now.fromHours);
+    }
+    double at = rebuilds.stream().mapToDouble(r -> r.ownHours).max().orElse(0);
+    LocalDate since =
+        now == null ? LocalDate.MAX : LocalDate.ofInstant(now.fittedAt, ZoneOffset.UTC);
+    List<Runs.RunEntry> seen =
+        book.runs().stream().map(Runs.RunView::run).filter(r -> !r.date().isBefore(since)).toList();
+    Optional<LifterRow> partner = Optional.ofNullable(row.partnerId).map(book.lifters()::get);
+    double cycles = seen.stream().mapToDouble(r -> r.cycles() == null ? 0 : r.cycles()).sum();
+    OptionalDouble open =
+        now == null ? OptionalDouble.empty() : openLbf(book, Position.parse(now.valve));
+    return new LifterView(
+        row.id,
+        now == null ? null : now.id,
+        row.kind,
+        row.mark,
+        row.setName,
+        row.partnerId,
+        partner.map(l -> l.mark).orElse(null),
+        hours,
+        Math.max(0, hours - at),
+        rebuilds.size(),
+        seen.stream().mapToInt(Runs.RunEntry::overRevs).sum(),
+        cycles > 0 ? Double.valueOf(cycles) : null,
+        open.isPresent() ? Double.valueOf(open.getAsDouble()) : null,
+        row.scrapped,
+        row.note);
+  }
+
+  /** Of several findings of one look at one place the last. */
+  private static List<SeenView> latest(List<InspectionRow> rows, Predicate<InspectionRow> of) {
+    Map<String, InspectionRow> last = new LinkedHashMap<>();
+    rows.stream()
+        .filter(of)
+        .sorted(Comparator.comparing(r -> r.seenAt))
+        .forEach(r -> last.put(r.look + " " + r.valve + " " + r.cylinder, r));
+    return last.values().stream().map(LifterReader::seen).toList();
+  }
+
+  private static SeenView seen(InspectionRow r) {
+    Grade g = r.look.grade(r.grade).orElseThrow();
+    return new SeenView(
+        r.id,
+        r.valve == null ? null : Position.parse(r.valve),
+        r.cylinder,
+        r.look,
+        r.look.title(),
+        g.word(),
+        g.level(),
+        g.means(),
+        g.todo(),
+        r.figure,
+        r.otherSide,
+        r.liftIn,
+        r.look.unit(),
+        r.note,
+        r.photoType != null,
+        r.engineHours,
+        r.hand,
+        r.seenAt);
+  }
+
+  private static List<LobeLine> lobes(Book book) {
+    Map<Position, Double> lift = new HashMap<>();
+    Stream.of(book.seen())
+        .flatMap(List::stream)
+        .filter(r -> r.look == Look.LOBE_LIFT && r.liftIn != null && r.valve != null)
+        .forEach(r -> lift.put(Position.parse(r.valve), r.liftIn));
+    return LobeSurvey.of(book.engine(), lift, book.drift().valves()).stream()
+        .map(
+            l ->
+                new LobeLine(
+                    l.position(),
+                    l.liftIn(),
+                    l.wantedIn().orElse(null),
+                    l.shortThou().orElse(null),
+                    l.grade().map(Grade::word).orElse(null),
+                    l.grade().map(Grade::level).orElse(null),
+                    l.words()))
+        .toList();
+  }
+}

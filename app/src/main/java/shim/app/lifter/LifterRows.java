@@ -1,0 +1,31 @@
+package shim.app.lifter;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface LifterRows extends JpaRepository<LifterRow, UUID> {
+  List<LifterRow> findAllByOrderByMark();
+}
+
+interface LifterFittingRows extends JpaRepository<LifterFittingRow, UUID> {
+  List<LifterFittingRow> findByEngineIdOrderByFittedAt(UUID engineId);
+
+  List<LifterFittingRow> findByLifterIdInOrderByFittedAt(Collection<UUID> lifters);
+
+  List<LifterFittingRow> findByToHoursIsNull();
+}
+
+interface RebuildRows extends JpaRepository<RebuildRow, UUID> {
+  List<RebuildRow> findByLifterIdInOrderByRebuiltAt(Collection<UUID> lifters);
+}
+
+interface LifterRulesRows extends JpaRepository<LifterRulesRow, UUID> {
+  Optional<LifterRulesRow> findByEngineId(UUID engineId);
+}
+
+interface InspectionRows extends JpaRepository<InspectionRow, UUID> {
+  List<InspectionRow> findByEngineIdOrderBySeenAt(UUID engineId);
+}

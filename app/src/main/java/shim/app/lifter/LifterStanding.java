@@ -1,0 +1,51 @@
+package shim.app.lifter;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.lifter.LifterViews.ValveChain;
+import shim.core.drift.ValveDrift;
+import shim.core.engine.Position;
+import shim.core.fatigue.Verdict;
+
+/** How an engine's lifters and the drift of its lash stand, for other features. */
+@Service
+@Transactional(readOnly = true)
+public class LifterStanding {
+  private final LifterReader reader;
+
+  LifterStanding(LifterReader reader) {
+    this.reader = reader;
+  }
+
+  /**
+   * One valve.
+   *
+   * @param words the lifter's first reason
+   * @param drift what the lash shows, in words
+   * @param looked somebody has looked since
+   */
+  public record Standing(
+      Position position,
+      Verdict verdict,
+      String words,
+      ValveDrift.Strength strength,
+      String drift,
+      boolean looked) {}
+
+  public List<Standing> of(UUID engineId) {
+    return reader.engine(engineId).valves().stream().map(LifterStanding::standing).toList();
+  }
+
+  private static Standing standing(ValveChain v) {
+    Double begun = v.drift().begun();
+    return new Standing(
+        v.position(),
+        v.verdict(),
+        v.reasons().isEmpty() ? "" : v.reasons().get(0).words(),
+        v.drift().strength(),
+        v.drift().words(),
+        begun != null && v.seen().stream().anyMatch(s -> s.engineHours() >= begun));
+  }
+}

@@ -1,0 +1,259 @@
+package shim.app.lifter;
+
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.PositiveOrZero;
+import jakarta.validation.constraints.Size;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.Collection;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.engine.Engines;
+import shim.app.http.Refusal;
+import shim.app.lash.Part;
+import shim.app.lash.Rounds;
+import shim.app.record.Because;
+import shim.core.engine.Lifter;
+import shim.core.engine.Position;
+
+/** Lifters by their marks, where each is or was, and when it was rebuilt. */
+@Service
+@Transactional
+public class Lifters {
+  private static final String INITIALS = "write your initials, 12 letters at most";
+
+  private final LifterRows rows;
+  private final LifterFittingRows fittings;
+  private final RebuildRows rebuilds;
+  private final Engines engines;
+  private final Rounds rounds;
+  private final Clock clock;
+
+  Lifters(
+      LifterRows rows,
+      LifterFittingRows fittings,
+      RebuildRows rebuilds,
+      Engines engines,
+      Rounds rounds,
+      Clock clock) {
+    this.rows = rows;
+    this.fittings = fittings;
+    this.rebuilds = rebuilds;
+    this.engines = engines;
+    this.rounds = rounds;
+    this.clock = clock;
+  }
+
+  /**
+   * A lifter as entered.
+   *
+   * @param partnerId the lifter it is tied to by a link bar
+   * @param hoursBefore hours it had run before Shim knew it
+   */
+  public record LifterEntry(
+      @NotNull(message = "say what kind of lifter") Lifter kind,
+      @NotBlank(message = "give the lifter its mark")
+          @Size(max = 20, message = "20 letters at most")
+          String mark,
+      @Size(max = 40, message = "40 letters at most") @Nullable String setName,
+      @Nullable UUID partnerId,
+      @PositiveOrZero(message = "hours cannot be below zero") double hoursBefore,
+      boolean scrapped,
+      @Size(max = 400, message = "400 letters at most") @Nullable String note) {}
+
+  /** A lifter put under a valve. */
+  public record LifterFitting(
+      @NotNull UUID lifterId,
+      @NotNull UUID engineId,
+      @NotNull Position valve,
+      @PositiveOrZero(message = "engine hours cannot be below zero") double fromHours,
+      @Nullable Instant fittedAt,
+      @Nullable Double toHours,
+      @Nullable Instant removedAt,
+      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
+      @Size(max = 400, message = "400 letters at most") @Nullable String why) {}
+
+  /** A lifter taken out. */
+  public record LifterRemoval(
+      @PositiveOrZero(message = "engine hours cannot be below zero") double toHours,
+      @Nullable Instant removedAt,
+      boolean scrapped,
+      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
+      @NotBlank(message = "say why it came out") @Size(max = 400, message = "400 letters at most")
+          String why) {}
+
+  /**
+   * A lifter rebuilt.
+   *
+   * @param ownHours its own hours then
+   * @param what wheels, needles, what was done
+   */
+  public record LifterRebuild(
+      @NotNull UUID lifterId,
+      @PositiveOrZero(message = "hours cannot be below zero") double ownHours,
+      @NotBlank(message = "say what was done") @Size(max = 400, message = "400 letters at most")
+          String what,
+      @Nullable Instant rebuiltAt,
+      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand) {}
+
+  /** Keeps a lifter; a link bar ties two lifters, so the partner is told too. */
+  public void put(UUID id, LifterEntry entry, @Nullable String who) {
+    if (id.equals(entry.partnerId())) {
+      throw Refusal.invalid("partnerId", "a lifter is not its own partner");
+    }
+    LifterRow row = rows.findById(id).orElseGet(() -> new LifterRow(id));
+    row.kind = entry.kind();
+    row.mark = entry.mark().strip();
+    row.setName = entry.setName();
+    row.partnerId = entry.partnerId();
+    row.hoursBefore = entry.hoursBefore();
+    row.scrapped = entry.scrapped();
+    row.note = entry.note();
+    Because.of(who, "lifter");
+    rows.saveAndFlush(row);
+    if (entry.partnerId() != null) {
+      LifterRow partner =
+          rows.findById(entry.partnerId())
+              .orElseThrow(() -> Refusal.invalid("partnerId", "there is no such lifter here"));
+      partner.partnerId = id;
+      rows.saveAndFlush(partner);
+    }
+  }
+
+  /** Keeps a fitting: a lifter is under one valve at a time, and a valve has one lifter. */
+  public void fit(UUID id, LifterFitting entry) {
+    LifterRow lifter =
+        rows.findById(entry.lifterId()).orElseThrow(() -> Refusal.notFound("no such lifter"));
+    if (!engines.get(entry.engineId()).engine().layout().positions().contains(entry.valve())) {
+      throw Refusal.invalid("valve", "this engine has no valve " + entry.valve());
+    }
+    if (entry.toHours() == null) {
+      requireFree(id, entry, lifter);
+    } else if (entry.toHours() < entry.fromHours()) {
+      throw tooEarly(entry.fromHours());
+    }
+    LifterFittingRow row = fittings.findById(id).orElseGet(() -> new LifterFittingRow(id));
+    row.lifterId = entry.lifterId();
+    row.engineId = entry.engineId();
+    row.valve = entry.valve().toString();
+    row.fromHours = entry.fromHours();
+    row.fittedAt = entry.fittedAt() == null ? now() : entry.fittedAt();
+    row.toHours = entry.toHours();
+    row.removedAt = entry.removedAt();
+    row.hand = entry.hand();
+    row.why = entry.why();
+    Because.of(entry.hand(), entry.why() == null ? "fitted" : entry.why());
+    fittings.saveAndFlush(row);
+    if (entry.toHours() == null) {
+      beginAnew(id, row);
+    }
+  }
+
+  /** Another lifter than the one before: the lash of its valve begins a new story. */
+  private void beginAnew(UUID id, LifterFittingRow row) {
+    boolean another =
+        fittings.findByEngineIdOrderByFittedAt(row.engineId).stream()
+            .anyMatch(f -> f.valve.equals(row.valve) && !f.id.equals(id));
+    if (another) {
+      rounds.change(
+          UUID.nameUUIDFromBytes((id + " lash").getBytes(StandardCharsets.UTF_8)),
+          new Rounds.PartsChanged(
+              row.engineId,
+              List.of(Position.parse(row.valve)),
+              Part.LIFTER,
+              row.fromHours,
+              row.hand,
+              "another lifter",
+              row.fittedAt));
+    }
+  }
+
+  private void requireFree(UUID id, LifterFitting entry, LifterRow lifter) {
+    if (lifter.scrapped) {
+      throw Refusal.invalid("lifterId", "lifter " + lifter.mark + " is scrapped");
+    }
+    for (LifterFittingRow f : fittings.findByToHoursIsNull()) {
+      if (f.id.equals(id)) {
+        continue;
+      }
+      if (f.lifterId.equals(entry.lifterId())) {
+        throw Refusal.invalid(
+            "lifterId",
+            "lifter " + lifter.mark + " is still under " + f.valve + ": take it out first");
+      }
+      if (f.engineId.equals(entry.engineId()) && f.valve.equals(entry.valve().toString())) {
+        throw Refusal.invalid("valve", f.valve + " has a lifter already: take it out first");
+      }
+    }
+  }
+
+  private static Refusal tooEarly(double fromHours) {
+    return Refusal.invalid(
+        "toHours",
+        String.format(Locale.ROOT, "it was put in at %.2f h: later hours, please", fromHours));
+  }
+
+  /** Takes a lifter out, to the shelf or the scrap. */
+  public void remove(UUID fittingId, LifterRemoval removal) {
+    LifterFittingRow row =
+        fittings.findById(fittingId).orElseThrow(() -> Refusal.notFound("no such fitting"));
+    if (removal.toHours() < row.fromHours) {
+      throw tooEarly(row.fromHours);
+    }
+    row.toHours = removal.toHours();
+    row.removedAt = removal.removedAt() == null ? now() : removal.removedAt();
+    Because.of(removal.hand(), removal.why());
+    fittings.saveAndFlush(row);
+    if (removal.scrapped()) {
+      LifterRow lifter = rows.findById(row.lifterId).orElseThrow();
+      lifter.scrapped = true;
+      rows.saveAndFlush(lifter);
+    }
+  }
+
+  /** Keeps a rebuild; the interval counts from it. */
+  public void rebuild(UUID id, LifterRebuild entry) {
+    if (!rows.existsById(entry.lifterId())) {
+      throw Refusal.notFound("no such lifter");
+    }
+    RebuildRow row = rebuilds.findById(id).orElseGet(() -> new RebuildRow(id));
+    row.lifterId = entry.lifterId();
+    row.ownHours = entry.ownHours();
+    row.what = entry.what().strip();
+    row.hand = entry.hand();
+    row.rebuiltAt = entry.rebuiltAt() == null ? now() : entry.rebuiltAt();
+    Because.of(entry.hand(), "rebuilt");
+    rebuilds.saveAndFlush(row);
+  }
+
+  @Transactional(readOnly = true)
+  List<LifterRow> all() {
+    return rows.findAllByOrderByMark();
+  }
+
+  @Transactional(readOnly = true)
+  List<LifterFittingRow> fittings(UUID engineId) {
+    return fittings.findByEngineIdOrderByFittedAt(engineId);
+  }
+
+  @Transactional(readOnly = true)
+  List<LifterFittingRow> fittingsOf(Collection<UUID> lifters) {
+    return fittings.findByLifterIdInOrderByFittedAt(lifters);
+  }
+
+  @Transactional(readOnly = true)
+  List<RebuildRow> rebuildsOf(Collection<UUID> lifters) {
+    return rebuilds.findByLifterIdInOrderByRebuiltAt(lifters);
+  }
+
+  private Instant now() {
+    return clock.instant().truncatedTo(ChronoUnit.MILLIS);
+  }
+}

@@ -1,0 +1,415 @@
+package shim.app;
+
+import static java.nio.charset.StandardCharsets.UTF_8;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Random;
+import java.util.UUID;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.http.MediaType;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+
+/** Lifters, what is seen, drift and readiness, as the pages ask for them. */
+class LifterApiTest extends ApiTest {
+  private static final List<String> VALVES =
+      List.of(
+          "1E", "1I", "3I", "3E", "5E", "5I", "7I", "7E", "2E", "2I", "4I", "4E", "6E", "6I", "8I",
+          "8E");
+  private String engine;
+  private double setBack;
+
+  @BeforeEach
+  void anEngine() {
+    engine = engine(resource("v8.json"));
+  }
+
+  private String lifter(String mark, double before) {
+    String id = UUID.randomUUID().toString();
+    assertThat(
+            put(
+                "/api/lifters/" + id,
+                """
+                {"kind":"ROLLER_SOLID","mark":"%s","hoursBefore":%s,"scrapped":false}"""
+                    .formatted(mark, before)))
+        .hasStatus(204);
+    return id;
+  }
+
+  private MvcTestResult fit(String fitting, String lifter, String valve, double from) {
+    return put(
+        "/api/lifter-fittings/" + fitting,
+        """
+        {"lifterId":"%s","engineId":"%s","valve":"%s","fromHours":%s,"hand":"KV"}"""
+            .formatted(lifter, engine, valve, from));
+  }
+
+  private MvcTestResult see(String body) {
+    return put(
+        "/api/inspections/" + UUID.randomUUID(),
+        """
+        {"engineId":"%s","engineHours":3,"hand":"KV",%s}"""
+            .formatted(engine, body));
+  }
+
+  private String lifters() {
+    return "/api/engines/" + engine + "/lifters";
+  }
+
+  private static String id() {
+    return UUID.randomUUID().toString();
+  }
+
+  /** A hot round with leaves; 5E opens after three hours. */
+  private void round(int n, Random random) {
+    String round = id();
+    double hours = n * 1.25;
+    String start =
+        start(engine, "HOT", hours)
+            .replace(
+                "\"engineId\"",
+                "\"startedAt\":\"2026-0"
+                    + (n / 9 + 1)
+                    + "-0"
+                    + (n % 9 + 1)
+                    + "T10:00:00Z\",\"engineId\"");
+    assertThat(put("/api/rounds/" + round, start)).hasStatusOk();
+    for (String v : VALVES) {
+      double opened = v.equals("5E") ? Math.max(0, hours - 3) * 1.2 - setBack : 0;
+      long gap = Math.round(18 + random.nextGaussian() * 0.5 + opened);
+      boolean set = gap > 20;
+      setBack += set && v.equals("5E") ? opened : 0;
+      read(round, v, "FOUND", gap);
+      read(round, v, "LEFT", set ? 18 : gap);
+    }
+    assertThat(put("/api/rounds/" + round + "/signature", "{\"initials\":\"KV\"}")).hasStatusOk();
+  }
+
+  private void read(String round, String valve, String phase, long thou) {
+    String entry = entry(valve, phase, "0.0" + thou, "null");
+    assertThat(put("/api/rounds/" + round + "/readings/" + id(), entry)).hasStatusOk();
+  }
+
+  private void season() {
+    Random random = new Random(5);
+    for (int n = 0; n < 8; n++) {
+      round(n, random);
+    }
+  }
+
+  @Test
+  void aSeasonOfRoundsNamesTheValveItsBeginAndWhatToLookAtFirst() {
+    season();
+    MvcTestResult drift = get("/api/engines/" + engine + "/lash-drift");
+    assertThat(drift)
+        .bodyJson()
+        .extractingPath("$.valves[?(@.strength=='FINDING')].position")
+        .asArray()
+        .containsExactly("5E");
+    assertThat(drift)
+        .bodyJson()
+        .extractingPath("$.valves[?(@.position=='5E')].signal")
+        .asArray()
+        .containsExactly("OPENING");
+    MvcTestResult story = get("/api/engines/" + engine + "/valves/5E/story");
+    assertThat(story).bodyJson().extractingPath("$.causes[0].cause").isEqualTo("lobe going flat");
+    assertThat(story)
+        .bodyJson()
+        .extractingPath("$.valve.drift.begun")
+        .asNumber()
+        .satisfies(h -> assertThat(h.doubleValue()).isCloseTo(3, within(1.3)));
+    assertThat(see("\"valve\":\"5E\",\"look\":\"WHEEL\",\"grade\":\"smooth\"")).hasStatus(204);
+    assertThat(see("\"valve\":\"5E\",\"look\":\"LOBE_LIFT\",\"liftIn\":0.60")).hasStatus(204);
+    assertThat(get("/api/engines/" + engine + "/valves/5E/story"))
+        .bodyJson()
+        .extractingPath("$.causes[0].share")
+        .asNumber()
+        .satisfies(s -> assertThat(s.doubleValue()).isGreaterThan(0.8));
+    assertThat(get("/api/engines/" + engine + "/readiness"))
+        .bodyText()
+        .contains("5E's l", "NOT_READY");
+    // Another lifter: the lash begins a new story, so it speaks of nothing until it is read again.
+    String old = lifter("A", 10);
+    assertThat(fit(id(), old, "5E", 0)).hasStatus(204);
+    String fitted = text(get(lifters()), "$.valves[?(@.position=='5E')].lifter.fittingId");
+    assertThat(
+            put(
+                "/api/lifter-fittings/" + fitted + "/removal",
+                "{\"toHours\":8.75,\"scrapped\":true,\"hand\":\"KV\",\"why\":\"wheel\"}"))
+        .hasStatus(204);
+    assertThat(fit(id(), lifter("B", 0), "5E", 8.75)).hasStatus(204);
+    assertThat(get("/api/engines/" + engine + "/lash-drift"))
+        .bodyJson()
+        .extractingPath("$.valves[?(@.position=='5E')].strength")
+        .asArray()
+        .containsExactly("UNKNOWN");
+    assertThat(fit(id(), old, "7E", 8.75))
+        .hasStatus(422)
+        .bodyText()
+        .contains("lifter A is scrapped");
+  }
+
+  private static String text(MvcTestResult result, String path) {
+    String[] found = new String[1];
+    assertThat(result)
+        .bodyJson()
+        .extractingPath(path)
+        .asArray()
+        .satisfies(all -> found[0] = String.valueOf(all[0]));
+    return found[0];
+  }
+
+  @Test
+  void aLifterKeepsItsHoursItsPartnerAndItsRebuilds() {
+    String a = lifter("A", 30);
+    String b = id();
+    assertThat(
+            put(
+                "/api/lifters/" + b,
+                "{\"kind\":\"ROLLER_SOLID\",\"mark\":\"B\",\"partnerId\":\""
+                    + a
+                    + "\",\"hoursBefore\":30,\"scrapped\":false}"))
+        .hasStatus(204);
+    assertThat(fit(id(), a, "1I", 0)).hasStatus(204);
+    assertThat(put("/api/engines/" + engine + "/lifter-rules", "{\"rollerSolidHours\":32}"))
+        .hasStatusOk();
+    assertThat(
+            put(
+                "/api/events/" + id(),
+                "{\"engineId\":\""
+                    + engine
+                    + "\",\"name\":\"Run\",\"date\":\"2026-03-01\",\"plannedHours\":3,\"runHours\":3}"))
+        .hasStatusOk();
+    MvcTestResult over = get(lifters());
+    assertThat(over)
+        .bodyJson()
+        .extractingPath("$.valves[?(@.position=='1I')].verdict")
+        .asArray()
+        .containsExactly("CHANGE");
+    assertThat(over)
+        .bodyText()
+        .contains("33.0 h of its 32.0 h interval: over it")
+        .contains("\"partner\":\"B\"");
+    assertThat(over)
+        .bodyJson()
+        .extractingPath("$.shelf[*].mark")
+        .asArray()
+        .contains("B")
+        .doesNotContain("A");
+    assertThat(
+            put(
+                "/api/lifter-rebuilds/" + id(),
+                "{\"lifterId\":\""
+                    + a
+                    + "\",\"ownHours\":33,\"what\":\"wheel and needles\",\"hand\":\"KV\"}"))
+        .hasStatus(204);
+    assertThat(get(lifters()))
+        .bodyJson()
+        .extractingPath("$.valves[?(@.position=='1I')].verdict")
+        .asArray()
+        .containsExactly("RUN");
+    assertThat(fit(id(), a, "3I", 3)).hasStatus(422).bodyText().contains("still under 1I");
+    assertThat(fit(id(), b, "1I", 3)).hasStatus(422).bodyText().contains("has a lifter already");
+    assertThat(
+            put(
+                "/api/lifters/" + a,
+                "{\"kind\":\"ROLLER_SOLID\",\"mark\":\"A\",\"partnerId\":\""
+                    + a
+                    + "\",\"hoursBefore\":0,\"scrapped\":false}"))
+        .hasStatus(422);
+    assertThat(put("/api/engines/" + engine + "/lifter-rules", "{\"rollerSolidHours\":0}"))
+        .hasStatus(422)
+        .bodyText()
+        .contains("between 1 and 5000");
+  }
+
+  @Test
+  void findingsAreGradedAndPlacedAndRefusedInWords() {
+    assertThat(see("\"valve\":\"1I\",\"look\":\"WHEEL\",\"grade\":\"fuzzy\""))
+        .hasStatus(422)
+        .bodyText()
+        .contains("smooth, rough, pitted, blue");
+    assertThat(see("\"valve\":\"9I\",\"look\":\"WHEEL\",\"grade\":\"rough\""))
+        .hasStatus(422)
+        .bodyText()
+        .contains("at which valve");
+    assertThat(see("\"look\":\"SEAT_LEAK\",\"figure\":12"))
+        .hasStatus(422)
+        .bodyText()
+        .contains("which cylinder");
+    assertThat(see("\"valve\":\"1I\",\"look\":\"OIL\",\"grade\":\"clean\""))
+        .hasStatus(422)
+        .bodyText()
+        .contains("whole engine");
+    assertThat(see("\"valve\":\"1I\",\"look\":\"GUIDE_GAP\",\"figure\":6,\"otherSide\":0.5"))
+        .hasStatus(204);
+    assertThat(see("\"cylinder\":3,\"look\":\"SEAT_LEAK\",\"figure\":12")).hasStatus(204);
+    assertThat(see("\"look\":\"OIL\",\"grade\":\"glitter\"")).hasStatus(204);
+    MvcTestResult all = get(lifters());
+    assertThat(all)
+        .bodyJson()
+        .extractingPath("$.valves[?(@.position=='1I')].seen[0].grade")
+        .asArray()
+        .containsExactly("touching");
+    assertThat(all).bodyJson().extractingPath("$.cylinders[0].grade").isEqualTo("leaks");
+    assertThat(all).bodyJson().extractingPath("$.engine[0].level").isEqualTo("WORN");
+    String id = text(get(lifters()), "$.valves[?(@.position=='1I')].seen[0].id");
+    assertThat(delete("/api/inspections/" + id)).hasStatus(204);
+    assertThat(get(lifters()))
+        .bodyJson()
+        .extractingPath("$.valves[?(@.position=='1I')].seen[0]")
+        .asArray()
+        .isEmpty();
+    assertThat(delete("/api/inspections/" + id)).hasStatus(404);
+  }
+
+  @Test
+  void aPhotoStaysWithItsFinding() {
+    String id = id();
+    assertThat(
+            put(
+                "/api/inspections/" + id,
+                "{\"engineId\":\""
+                    + engine
+                    + "\",\"engineHours\":3,\"hand\":\"KV\",\"valve\":\"1I\",\"look\":\"WHEEL\",\"grade\":\"rough\"}"))
+        .hasStatus(204);
+    byte[] png = {(byte) 0x89, 'P', 'N', 'G', '\r', '\n', 0x1A, '\n', 1};
+    assertThat(
+            http.put()
+                .uri("/api/inspections/" + id + "/photo")
+                .contentType(MediaType.IMAGE_PNG)
+                .content(png))
+        .hasStatus(204);
+    assertThat(
+            http.put()
+                .uri("/api/inspections/" + id + "/photo")
+                .contentType(MediaType.IMAGE_PNG)
+                .content(new byte[] {1, 2}))
+        .hasStatus(422);
+    assertThat(get("/api/findings/" + id + "/photo")).hasStatusOk();
+    assertThat(get(lifters())).bodyText().contains("\"photo\":true");
+  }
+
+  @Test
+  void theWholeStoryAsAStatelessCall() {
+    StringBuilder rounds = new StringBuilder();
+    Random random = new Random(3);
+    for (int n = 0; n < 9; n++) {
+      StringBuilder reads = new StringBuilder();
+      for (String v : VALVES) {
+        long gap =
+            Math.round(
+                18 + random.nextGaussian() * 0.5 - (v.equals("2E") ? Math.max(0, n - 3) * 1.1 : 0));
+        reads.append(
+            "{\"valve\":\"%s\",\"foundLow\":%s,\"foundHigh\":%s},"
+                .formatted(v, gap - 0.5, gap + 0.5));
+      }
+      reads.setLength(reads.length() - 1);
+      rounds.append(
+          "{\"name\":\"r%d\",\"engineHours\":%d,\"state\":\"HOT\",\"hand\":\"KV\",\"reads\":[%s]},"
+              .formatted(n, n, reads));
+    }
+    rounds.setLength(rounds.length() - 1);
+    String body = "{\"sheet\":" + resource("v8.json") + ",\"rounds\":[" + rounds + "]}";
+    MvcTestResult told = post("/api/calc/lash-drift", body);
+    assertThat(told)
+        .hasStatusOk()
+        .bodyJson()
+        .extractingPath("$.valves[?(@.strength=='FINDING')].position")
+        .asArray()
+        .containsExactly("2E");
+    assertThat(told)
+        .bodyJson()
+        .extractingPath("$.valves[?(@.position=='2E')].chance.closing")
+        .asArray()
+        .satisfies(all -> assertThat(((Number) all[0]).doubleValue()).isGreaterThan(0.8));
+    assertThat(post("/api/calc/lash-drift", body.replace("\"valve\":\"2E\"", "\"valve\":\"9E\"")))
+        .hasStatus(422)
+        .bodyText()
+        .contains("no valve 9E");
+    assertThat(
+            post("/api/calc/lash-drift", "{\"sheet\":" + resource("v8.json") + ",\"rounds\":[]}"))
+        .hasStatus(422)
+        .bodyText()
+        .contains("at least one round");
+  }
+
+  @Test
+  void diagnosisAsAStatelessCall() {
+    assertThat(
+            post(
+                "/api/calc/valve-diagnosis",
+                "{\"symptoms\":[\"OPENING\"],\"seen\":[{\"look\":\"WHEEL\",\"grade\":\"pitted\"}]}"))
+        .hasStatusOk()
+        .bodyJson()
+        .extractingPath("$.causes[0].cause")
+        .isEqualTo("LIFTER");
+    assertThat(
+            post(
+                "/api/calc/valve-diagnosis",
+                "{\"symptoms\":[],\"seen\":[{\"look\":\"WHEEL\",\"grade\":\"x\"}]}"))
+        .hasStatus(422)
+        .bodyText()
+        .contains("is none of smooth");
+  }
+
+  @Test
+  void aLiftTableGivesItsLift() {
+    StringBuilder csv = new StringBuilder("deg;lift mm\n");
+    for (int deg = 0; deg < 360; deg += 10) {
+      csv.append(deg)
+          .append(';')
+          .append(
+              ("%.2f".formatted(Math.max(0, 15 * Math.cos(Math.toRadians(deg - 180)))))
+                  .replace('.', ','))
+          .append('\n');
+    }
+    assertThat(table(csv.toString()))
+        .hasStatusOk()
+        .bodyJson()
+        .extractingPath("$.liftIn")
+        .asNumber()
+        .satisfies(v -> assertThat(v.doubleValue()).isCloseTo(15 / 25.4, within(1e-6)));
+    assertThat(table("1,2\n3,x\n")).hasStatus(422).bodyText().contains("line 2", "no number");
+    assertThat(table("1,0.1\n2,0.2\n")).hasStatus(422).bodyText().contains("at least 12");
+    assertThat(table("12\n")).hasStatus(422).bodyText().contains("two columns");
+  }
+
+  private MvcTestResult table(String csv) {
+    return http.post()
+        .uri("/api/calc/lift-table")
+        .contentType(MediaType.TEXT_PLAIN)
+        .content(csv)
+        .exchange();
+  }
+
+  @Test
+  void liftersTravelWithTheEnginesFile() {
+    String a = lifter("A", 30);
+    assertThat(fit(id(), a, "1I", 0)).hasStatus(204);
+    assertThat(see("\"valve\":\"1I\",\"look\":\"WHEEL\",\"grade\":\"rough\"")).hasStatus(204);
+    String file = body(get("/api/engines/" + engine + "/file"));
+    assertThat(file).contains("\"mark\":\"A\"", "\"look\":\"WHEEL\"");
+    String moved =
+        Pattern.compile("[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}")
+            .matcher(file)
+            .replaceAll(m -> UUID.nameUUIDFromBytes(m.group().getBytes(UTF_8)).toString());
+    assertThat(put("/api/engine-files", moved)).hasStatusOk();
+    String there = "/api/engines/" + UUID.nameUUIDFromBytes(engine.getBytes(UTF_8)) + "/file";
+    assertThat(body(get(there))).isEqualTo(moved);
+  }
+
+  private static String body(MvcTestResult result) {
+    return new String(result.getResponse().getContentAsByteArray(), UTF_8);
+  }
+
+  @Test
+  void anEngineWithNothingOnRecordSaysSo() {
+    MvcTestResult r = get("/api/engines/" + engine + "/readiness");
+    assertThat(r).bodyJson().extractingPath("$.state").isEqualTo("READY_BUT");
+    assertThat(r).bodyText().contains("no springs are on record", "no lash round is on record");
+  }
+}

@@ -1,0 +1,241 @@
+package shim.core.lifter;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
+import shim.core.drift.ValveDrift;
+import shim.core.drift.ValveDrift.Strength;
+import shim.core.engine.Lifter;
+import shim.core.fatigue.Verdict;
+import shim.core.stats.Range;
+
+/**
+ * How one lifter stands: its worst finding, never an average.
+ *
+ * @param reasons worst first
+ * @param toInterval running hours left to its interval; below zero: over it
+ * @param toTrend hours until its valve's lash has opened by what counts as worn, when it opens
+ * @param dueBefore number of the coming event before which it falls due, 0 the next
+ */
+public record LifterOutlook(
+    Verdict verdict,
+    List<LifterReason> reasons,
+    OptionalDouble toInterval,
+    Optional<Range> toTrend,
+    OptionalInt dueBefore) {
+  /** Lift lost at the valve from which a lobe counts as worn, thou: common practice, no source. */
+  static final double WORN_THOU = 5;
+
+  /** Chance of lifter or lobe from which a trend is taken to be theirs. */
+  private static final double THEIRS = 0.5;
+
+  /** Open load above which a kind of lifter is worth watching, lbf: common practice, no source. */
+  private static final Map<Lifter, Double> OPEN_LBF =
+      Map.of(
+          Lifter.FLAT_SOLID, 300.0,
+          Lifter.FLAT_HYDRAULIC, 300.0,
+          Lifter.ROLLER_HYDRAULIC, 420.0,
+          Lifter.ROLLER_SOLID, 850.0);
+
+  public LifterOutlook {
+    reasons = List.copyOf(reasons);
+  }
+
+  public static LifterOutlook of(LifterFacts facts) {
+    List<LifterReason> reasons = new ArrayList<>(seen(facts));
+    OptionalDouble left = left(facts);
+    OptionalInt due = dueAt(left, facts.comingHours());
+    interval(facts, left, due).ifPresent(reasons::add);
+    Optional<Range> toTrend = toTrend(facts);
+    trend(facts, toTrend).ifPresent(reasons::add);
+    openLoad(facts).ifPresent(reasons::add);
+    if (facts.overRevs() > 0) {
+      reasons.add(
+          new LifterReason(
+              LifterReason.Kind.OVER_REV,
+              Verdict.RUN,
+              facts.overRevs() + " over-revs since new or rebuilt"));
+    }
+    if (facts.seen().stream().noneMatch(s -> s.look().ofTheLifter())) {
+      reasons.add(
+          new LifterReason(
+              LifterReason.Kind.NOT_LOOKED_AT, Verdict.RUN, "never looked at since it was fitted"));
+    }
+    reasons.sort(Comparator.comparing(LifterReason::asks).reversed());
+    Verdict verdict =
+        reasons.stream().map(LifterReason::asks).reduce(Verdict.RUN, Verdict::orWorse);
+    return new LifterOutlook(verdict, reasons, left, toTrend, due(facts, due, toTrend, verdict));
+  }
+
+  /** Only the last finding of each look counts. */
+  private static List<LifterReason> seen(LifterFacts facts) {
+    Map<Look, Grade> latest = new EnumMap<>(Look.class);
+    facts.seen().stream()
+        .filter(s -> s.look().ofTheLifter())
+        .forEach(s -> latest.put(s.look(), s.grade()));
+    return latest.entrySet().stream()
+        .filter(e -> e.getValue().level() != Level.GOOD)
+        .map(
+            e ->
+                new LifterReason(
+                    LifterReason.Kind.SEEN,
+                    e.getValue().level().asks(),
+                    e.getKey().title()
+                        + " "
+                        + e.getValue().word()
+                        + ": "
+                        + e.getValue().means()
+                        + "; "
+                        + e.getValue().todo()))
+        .toList();
+  }
+
+  private static OptionalDouble left(LifterFacts f) {
+    return f.intervalHours().isEmpty()
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(f.intervalHours().getAsDouble() - f.hours());
+  }
+
+  /** The first event that would end beyond the hours left. */
+  private static OptionalInt dueAt(OptionalDouble left, List<Double> coming) {
+    double sum = 0;
+    for (int i = 0; i < coming.size() && left.isPresent(); i++) {
+      sum += coming.get(i);
+      if (sum > left.getAsDouble()) {
+        return OptionalInt.of(i);
+      }
+    }
+    return OptionalInt.empty();
+  }
+
+  private static Optional<LifterReason> interval(
+      LifterFacts f, OptionalDouble left, OptionalInt due) {
+    if (left.isEmpty()) {
+      return Optional.empty();
+    }
+    boolean over = left.getAsDouble() < 0;
+    String hours =
+        String.format(
+            Locale.ROOT,
+            "%.1f h of its %.1f h interval",
+            f.hours(),
+            f.intervalHours().getAsDouble());
+    if (over) {
+      return why(LifterReason.Kind.INTERVAL, Verdict.CHANGE, hours + ": over it");
+    }
+    if (due.isPresent() && due.getAsInt() == 0) {
+      return why(
+          LifterReason.Kind.INTERVAL, Verdict.CHANGE, hours + ": the next event takes it over");
+    }
+    return why(
+        LifterReason.Kind.INTERVAL,
+        due.isPresent() && due.getAsInt() == 1 ? Verdict.WATCH : Verdict.RUN,
+        hours);
+  }
+
+  /** Hours until the lash has opened by what counts as worn, from the valve's own rate. */
+  private static Optional<Range> toTrend(LifterFacts f) {
+    return f.drift()
+        .filter(d -> d.signal() == ValveDrift.Signal.OPENING)
+        .filter(d -> d.thouPerHour() != null && d.movedThou() != null)
+        .map(
+            d -> {
+              double rest = WORN_THOU - d.movedThou().mid();
+              return new Range(
+                  hours(WORN_THOU - d.movedThou().high(), d.thouPerHour().high()),
+                  hours(rest, d.thouPerHour().mid()),
+                  hours(WORN_THOU - d.movedThou().low(), d.thouPerHour().low()));
+            });
+  }
+
+  private static double hours(double restThou, double thouPerHour) {
+    return restThou <= 0 ? 0 : thouPerHour <= 0 ? Double.POSITIVE_INFINITY : restThou / thouPerHour;
+  }
+
+  private static Optional<LifterReason> trend(LifterFacts f, Optional<Range> toTrend) {
+    Optional<ValveDrift> signal =
+        f.drift().filter(d -> d.strength() == Strength.WATCH || d.strength() == Strength.FINDING);
+    if (signal.isEmpty() || !signal.get().signal().opens()) {
+      return Optional.empty();
+    }
+    double theirs = theirs(f, signal.get());
+    if (theirs < 0.05) {
+      return Optional.empty();
+    }
+    ValveDrift d = signal.get();
+    if (d.signal().steps() || d.strength() == Strength.WATCH || toTrend.isEmpty()) {
+      return why(
+          LifterReason.Kind.TREND,
+          Verdict.WATCH,
+          "the lash of its valve "
+              + (d.signal().steps() ? "went wide once" : "may be opening")
+              + ": look before blaming it");
+    }
+    double next = f.comingHours().isEmpty() ? 0 : f.comingHours().get(0);
+    double then = d.movedThou().mid() + d.thouPerHour().mid() * next;
+    return why(
+        LifterReason.Kind.TREND,
+        then >= WORN_THOU && theirs >= THEIRS ? Verdict.CHANGE : Verdict.WATCH,
+        String.format(
+            Locale.ROOT,
+            "lash opened %.1f thou since %.1f h, %.1f by the end of the next event; over %.0f is a"
+                + " worn lobe or lifter",
+            d.movedThou().mid(),
+            d.begun().orElseThrow().likeliestHours(),
+            then,
+            WORN_THOU));
+  }
+
+  /** Share of lifter and lobe among the causes, with all that was seen. */
+  private static double theirs(LifterFacts f, ValveDrift d) {
+    Set<Symptom> symptoms = EnumSet.noneOf(Symptom.class);
+    Symptom.of(d.signal()).ifPresent(symptoms::add);
+    return Diagnosis.of(symptoms, f.seen()).causes().stream()
+        .filter(s -> s.cause() == Cause.LIFTER || s.cause() == Cause.LOBE)
+        .mapToDouble(Diagnosis.Suspect::share)
+        .sum();
+  }
+
+  private static Optional<LifterReason> openLoad(LifterFacts f) {
+    Double limit = OPEN_LBF.get(f.kind());
+    if (limit == null || f.openLbf().isEmpty() || !(f.openLbf().getAsDouble() > limit)) {
+      return Optional.empty();
+    }
+    return why(
+        LifterReason.Kind.OPEN_LOAD,
+        Verdict.WATCH,
+        String.format(
+            Locale.ROOT,
+            "carries %.0f lbf open; over %.0f is much for its kind",
+            f.openLbf().getAsDouble(),
+            limit));
+  }
+
+  private static OptionalInt due(
+      LifterFacts f, OptionalInt byInterval, Optional<Range> toTrend, Verdict verdict) {
+    if (verdict == Verdict.CHANGE && !f.comingHours().isEmpty()) {
+      return OptionalInt.of(0);
+    }
+    OptionalInt byTrend =
+        toTrend
+            .map(r -> dueAt(OptionalDouble.of(r.mid()), f.comingHours()))
+            .orElse(OptionalInt.empty());
+    return byTrend.isEmpty()
+        ? byInterval
+        : byInterval.isEmpty()
+            ? byTrend
+            : OptionalInt.of(Math.min(byInterval.getAsInt(), byTrend.getAsInt()));
+  }
+
+  private static Optional<LifterReason> why(LifterReason.Kind kind, Verdict asks, String words) {
+    return Optional.of(new LifterReason(kind, asks, words));
+  }
+}

@@ -1,0 +1,89 @@
+package shim.core.lifter;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import shim.core.drift.ValveDrift;
+import shim.core.drift.ValveDrift.Signal;
+import shim.core.engine.CamCard;
+import shim.core.engine.Engine;
+import shim.core.engine.Position;
+import shim.core.engine.ValveKind;
+
+/** Lift at each valve against the card, and what it says beside the drift of its lash. */
+public final class LobeSurvey {
+  private static final double INCH_TO_THOU = 1000;
+
+  /** Lift missing and lash opened agree within this, thou: a dial and a leaf together. */
+  private static final double AGREE_THOU = 3;
+
+  private LobeSurvey() {}
+
+  /**
+   * One valve.
+   *
+   * @param liftIn measured at zero lash, inch
+   * @param wantedIn lobe lift × rocker ratio, inch; empty without a card
+   * @param shortThou wanted less measured, thou
+   * @param words what it says, with the drift
+   */
+  public record Line(
+      Position position,
+      double liftIn,
+      Optional<Double> wantedIn,
+      Optional<Double> shortThou,
+      Optional<Grade> grade,
+      String words) {}
+
+  /** Lift the card promises at a valve at zero lash, inch. */
+  public static Optional<Double> wantedIn(Engine engine, ValveKind kind) {
+    return engine
+        .cam()
+        .map(c -> c.lobe(kind))
+        .map(CamCard.Lobe::lobeLiftIn)
+        .map(l -> l * engine.drive().ratio(kind));
+  }
+
+  public static List<Line> of(
+      Engine engine, Map<Position, Double> liftIn, Map<Position, ValveDrift> drift) {
+    return liftIn.entrySet().stream()
+        .sorted(Map.Entry.comparingByKey())
+        .map(
+            e -> line(engine, e.getKey(), e.getValue(), Optional.ofNullable(drift.get(e.getKey()))))
+        .toList();
+  }
+
+  private static Line line(Engine engine, Position p, double liftIn, Optional<ValveDrift> drift) {
+    Optional<Double> wanted = wantedIn(engine, p.kind());
+    Optional<Double> shortThou = wanted.map(w -> (w - liftIn) * INCH_TO_THOU);
+    Optional<Grade> grade = shortThou.flatMap(Look.LOBE_LIFT::grade);
+    return new Line(p, liftIn, wanted, shortThou, grade, words(shortThou, grade, drift));
+  }
+
+  private static String words(
+      Optional<Double> shortThou, Optional<Grade> grade, Optional<ValveDrift> drift) {
+    if (shortThou.isEmpty() || grade.isEmpty()) {
+      return "the card gives no lobe lift to compare with";
+    }
+    double missing = shortThou.get();
+    boolean opens = drift.map(d -> d.signal() == Signal.OPENING).orElse(false);
+    double opened = opens ? drift.get().movedThou().mid() : 0;
+    if (grade.get().level() == Level.GOOD) {
+      return opens
+          ? "lift is there though the lash opens: adjuster, tips or lifter, not the lobe's nose"
+          : "full lift";
+    }
+    String gone = String.format(Locale.ROOT, "%.0f thou short: %s", missing, grade.get().means());
+    if (!opens) {
+      return gone + "; its lash has not moved: dial and zero lash first";
+    }
+    return gone
+        + String.format(
+            Locale.ROOT,
+            Math.abs(missing - opened) <= AGREE_THOU
+                ? "; its lash opened %.0f, the same story"
+                : "; its lash opened %.0f: more than one thing, or the dial",
+            opened);
+  }
+}

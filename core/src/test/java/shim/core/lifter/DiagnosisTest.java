@@ -1,0 +1,165 @@
+package shim.core.lifter;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import shim.core.lifter.Diagnosis.Suspect;
+
+/** The table of rules: common practice, no source. What it must and must not conclude. */
+class DiagnosisTest {
+  private static Diagnosis of(Set<Symptom> symptoms, String... seen) {
+    return Diagnosis.of(symptoms, Arrays.stream(seen).map(DiagnosisTest::seen).toList());
+  }
+
+  private static Diagnosis.Seen seen(String text) {
+    String[] part = text.split("=");
+    Look look = Look.valueOf(part[0]);
+    return new Diagnosis.Seen(look, look.grade(part[1]).orElseThrow());
+  }
+
+  private static double share(Diagnosis d, Cause cause) {
+    return d.causes().stream()
+        .filter(s -> s.cause() == cause)
+        .mapToDouble(Suspect::share)
+        .findFirst()
+        .orElse(0);
+  }
+
+  @Test
+  void anOpeningLashIsLookedAtFromTheCheapestUp() {
+    Diagnosis d = of(EnumSet.of(Symptom.OPENING));
+    assertThat(d.causes().get(0).cause()).isEqualTo(Cause.LOBE);
+    List<Look> looks = d.looks().stream().map(Diagnosis.NextLook::look).toList();
+    assertThat(looks).containsSubsequence(Look.PUSHROD, Look.LOBE_LIFT, Look.WHEEL);
+    assertThat(looks.stream().map(Look::minutes).toList()).isSorted();
+    assertThat(share(d, Cause.SEAT)).isZero();
+  }
+
+  /** The issue's own words: a rough wheel is not the same as a short lobe. */
+  @Test
+  void aRoughWheelAndAShortLobeAreNotTheSame() {
+    Diagnosis wheel = of(EnumSet.of(Symptom.OPENING), "WHEEL=rough", "LOBE_LIFT=full");
+    Diagnosis lobe = of(EnumSet.of(Symptom.OPENING), "WHEEL=smooth", "LOBE_LIFT=short");
+    assertThat(wheel.causes().get(0).cause()).isEqualTo(Cause.LIFTER);
+    assertThat(lobe.causes().get(0).cause()).isEqualTo(Cause.LOBE);
+    assertThat(lobe.causes().get(0).share()).isGreaterThan(0.8);
+    assertThat(lobe.causes().get(0).saysFor()).anyMatch(w -> w.contains("lift missing"));
+  }
+
+  @Test
+  void aSlippedNutFoundLooseExplainsAStep() {
+    Diagnosis d = of(EnumSet.of(Symptom.STEP_OPEN), "JAM_NUT=moved");
+    assertThat(d.causes().get(0).cause()).isEqualTo(Cause.JAM_NUT);
+    Diagnosis tight = of(EnumSet.of(Symptom.STEP_OPEN), "JAM_NUT=tight");
+    assertThat(tight.causes().stream().filter(s -> s.cause() == Cause.JAM_NUT))
+        .allMatch(Suspect::ruledOut);
+  }
+
+  @Test
+  void closingLashWithAGrownHeightIsTheSeatAndLocksNeverMoveLash() {
+    Diagnosis d = of(EnumSet.of(Symptom.CLOSING), "SPRING_HEIGHT=grown");
+    assertThat(d.causes().get(0).cause()).isEqualTo(Cause.SEAT);
+    assertThat(d.causes().stream().filter(s -> s.cause() == Cause.LOCKS))
+        .allMatch(Suspect::ruledOut);
+  }
+
+  @Test
+  void afterAnOverRevAWideLashAsksForALeakDown() {
+    Diagnosis d = of(EnumSet.of(Symptom.STEP_OPEN, Symptom.AFTER_OVER_REV));
+    assertThat(d.causes().get(0).cause()).isEqualTo(Cause.PUSHROD_BENT);
+    assertThat(d.looks()).extracting(Diagnosis.NextLook::look).contains(Look.SEAT_LEAK);
+  }
+
+  @Test
+  void aNoisyHydraulicLifter() {
+    Diagnosis d = of(EnumSet.of(Symptom.NOISE), "LEAK_DOWN_TIME=drops");
+    assertThat(d.causes().get(0).cause()).isEqualTo(Cause.PLUNGER);
+    assertThat(
+            of(EnumSet.of(Symptom.NOISE), "PLUNGER=firm", "GUIDE_GAP=touching")
+                .causes()
+                .get(0)
+                .cause())
+        .isEqualTo(Cause.GEOMETRY);
+  }
+
+  @Test
+  void aSpringThatReadsLowWithAGrownHeightIsNotTheSpring() {
+    Diagnosis d = of(EnumSet.of(Symptom.LOAD_LOW, Symptom.CLOSING), "SPRING_HEIGHT=grown");
+    assertThat(d.causes().get(0).cause()).isEqualTo(Cause.SEAT);
+    Diagnosis locks = of(EnumSet.of(Symptom.LOAD_LOW), "SPRING_HEIGHT=grown", "LOCKS=no gap");
+    assertThat(locks.causes().get(0).cause()).isEqualTo(Cause.LOCKS);
+  }
+
+  @ParameterizedTest
+  @EnumSource(Symptom.class)
+  void sharesAreAWholeAndALookIsNeverAskedForTwice(Symptom symptom) {
+    Diagnosis d = of(EnumSet.of(symptom));
+    assertThat(d.causes().stream().mapToDouble(Suspect::share).sum()).isCloseTo(1, within(1e-9));
+    assertThat(d.causes()).allMatch(s -> s.ruledOut() || !s.saysFor().isEmpty());
+    for (Diagnosis.NextLook next : d.looks()) {
+      Grade first = next.look().grades().get(0);
+      Diagnosis then =
+          Diagnosis.of(Set.of(symptom), List.of(new Diagnosis.Seen(next.look(), first)));
+      assertThat(then.looks()).extracting(Diagnosis.NextLook::look).doesNotContain(next.look());
+      assertThat(next.tells()).isNotEmpty();
+    }
+  }
+
+  @Test
+  void theLastFindingOfALookCounts() {
+    Diagnosis d = of(EnumSet.of(Symptom.OPENING), "LOBE_LIFT=flat", "LOBE_LIFT=full");
+    assertThat(share(d, Cause.LOBE))
+        .isEqualTo(share(of(EnumSet.of(Symptom.OPENING), "LOBE_LIFT=full"), Cause.LOBE));
+  }
+
+  @Test
+  void nothingKnownAsksNothing() {
+    assertThat(of(EnumSet.noneOf(Symptom.class)).causes()).isEmpty();
+  }
+
+  /** The table itself: nothing unreadable, nothing twice, every cause can be found and refuted. */
+  @Test
+  void theTableIsWhole() {
+    assertThat(Rules.ALL.stream().map(r -> r.cause() + "|" + r.symptom() + r.look() + r.grade()))
+        .doesNotHaveDuplicates();
+    assertThat(Rules.ALL).allMatch(r -> r.reason().length() > 3);
+    assertThat(Rules.ALL.stream().filter(r -> r.look().isPresent()))
+        .allMatch(r -> r.look().get().grade(r.grade()).isPresent());
+    for (Cause c : Cause.values()) {
+      assertThat(Rules.ALL).anyMatch(r -> r.cause() == c && r.weight() > 0);
+      assertThat(Rules.ALL).anyMatch(r -> r.cause() == c && r.weight() < 0);
+    }
+    assertThat(Stream.of(Look.values()).filter(l -> l.grades().size() < 2)).isEmpty();
+    assertThat(Stream.of(Look.values()).flatMap(l -> l.grades().stream()))
+        .allMatch(g -> !g.means().isEmpty() && (g.level() == Level.GOOD || !g.todo().isEmpty()));
+  }
+
+  /** Bounds are common practice, no source: over 0.005 short is worn, 0.040 is a flat cam. */
+  @ParameterizedTest
+  @CsvSource({
+    "LOBE_LIFT, 4.9, full", "LOBE_LIFT, 5.1, short", "LOBE_LIFT, 41, flat",
+    "GUIDE_GAP, 5, even", "GUIDE_GAP, 2, tight", "GUIDE_GAP, 0, touching",
+    "LEAK_DOWN_TIME, 25, holds", "LEAK_DOWN_TIME, 12, quick", "LEAK_DOWN_TIME, 3, drops",
+    "SEAT_LEAK, 6, tight", "SEAT_LEAK, 15, leaks", "SEAT_LEAK, 40, leaks badly"
+  })
+  void figuresAreGraded(Look look, double figure, String word) {
+    assertThat(look.grade(figure)).get().extracting(Grade::word).isEqualTo(word);
+  }
+
+  @Test
+  void noFigureNoGrade() {
+    assertThat(Look.LOBE_LIFT.grade(Double.NaN)).isEmpty();
+    assertThat(Look.LOBE_LIFT.grade(Double.POSITIVE_INFINITY)).isEmpty();
+    assertThat(Look.WHEEL.grade(3)).isEmpty();
+    assertThat(Look.WHEEL.grade("Pitted ")).get().extracting(Grade::level).isEqualTo(Level.BAD);
+  }
+}

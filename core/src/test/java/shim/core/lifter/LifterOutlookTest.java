@@ -1,0 +1,192 @@
+package shim.core.lifter;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import shim.core.Engines;
+import shim.core.drift.ValveDrift;
+import shim.core.drift.ValveDrift.Begun;
+import shim.core.drift.ValveDrift.Signal;
+import shim.core.drift.ValveDrift.Strength;
+import shim.core.engine.Engine;
+import shim.core.engine.Lifter;
+import shim.core.engine.Position;
+import shim.core.engine.ValveKind;
+import shim.core.fatigue.Verdict;
+import shim.core.stats.Range;
+
+/** How a lifter stands, and the survey of lobes. */
+class LifterOutlookTest {
+  private static final Position P = Position.parse("5E");
+
+  private static LifterFacts facts(
+      double hours, Double interval, ValveDrift drift, String... seen) {
+    return new LifterFacts(
+        Lifter.ROLLER_SOLID,
+        hours,
+        interval == null ? OptionalDouble.empty() : OptionalDouble.of(interval),
+        List.of(1.5, 2.0),
+        Arrays.stream(seen)
+            .map(s -> s.split("="))
+            .map(
+                s ->
+                    new Diagnosis.Seen(
+                        Look.valueOf(s[0]), Look.valueOf(s[0]).grade(s[1]).orElseThrow()))
+            .toList(),
+        Optional.ofNullable(drift),
+        0,
+        OptionalDouble.empty());
+  }
+
+  private static ValveDrift opening(double moved, double rate) {
+    return new ValveDrift(
+        P,
+        List.of(),
+        Map.of(Signal.OPENING, 0.99, Signal.STEADY, 0.01),
+        Strength.FINDING,
+        Signal.OPENING,
+        new Range(rate * 0.7, rate, rate * 1.3),
+        new Range(moved - 1, moved, moved + 1),
+        Optional.of(new Begun(5, 6.2, 7)));
+  }
+
+  @Test
+  void theWorstFindingStandsFirstAndDecides() {
+    LifterOutlook o =
+        LifterOutlook.of(facts(10, 40.0, null, "BODY=polished", "WHEEL=pitted", "PLUNGER=firm"));
+    assertThat(o.verdict()).isEqualTo(Verdict.CHANGE);
+    assertThat(o.reasons().get(0).words()).startsWith("wheel pitted");
+    assertThat(o.reasons()).noneMatch(r -> r.words().contains("firm"));
+    assertThat(o.dueBefore()).hasValue(0);
+  }
+
+  @Test
+  void aFindingThatWasPutRightNoLongerCounts() {
+    LifterOutlook o = LifterOutlook.of(facts(10, 40.0, null, "WHEEL=rough", "WHEEL=smooth"));
+    assertThat(o.verdict()).isEqualTo(Verdict.RUN);
+  }
+
+  @Test
+  void findingsElsewhereInTheChainAreNotTheLifters() {
+    assertThat(LifterOutlook.of(facts(10, 40.0, null, "ROCKER=tip worn")).verdict())
+        .isEqualTo(Verdict.RUN);
+  }
+
+  @Test
+  void itsIntervalFallsDueBeforeTheEventThatWouldPassIt() {
+    assertThat(LifterOutlook.of(facts(39, 40.0, null)).dueBefore()).hasValue(0);
+    assertThat(LifterOutlook.of(facts(39, 40.0, null)).verdict()).isEqualTo(Verdict.CHANGE);
+    assertThat(LifterOutlook.of(facts(37, 40.0, null)).dueBefore()).hasValue(1);
+    assertThat(LifterOutlook.of(facts(37, 40.0, null)).verdict()).isEqualTo(Verdict.WATCH);
+    assertThat(LifterOutlook.of(facts(30, 40.0, null)).dueBefore()).isEmpty();
+    LifterOutlook over = LifterOutlook.of(facts(42.5, 40.0, null));
+    assertThat(over.toInterval().getAsDouble()).isCloseTo(-2.5, within(1e-9));
+    assertThat(over.reasons().get(0).words()).contains("42.5 h of its 40.0 h interval: over it");
+    assertThat(LifterOutlook.of(facts(99, null, null)).toInterval()).isEmpty();
+  }
+
+  @Test
+  void anOpeningLashIsWatchedUntilItAmountsToAWornLobe() {
+    LifterOutlook early = LifterOutlook.of(facts(10, 40.0, opening(1.5, 0.8)));
+    assertThat(early.verdict()).isEqualTo(Verdict.WATCH);
+    assertThat(early.toTrend().orElseThrow().mid()).isCloseTo(3.5 / 0.8, within(1e-9));
+    assertThat(early.toTrend().orElseThrow().low()).isLessThan(early.toTrend().get().mid());
+    LifterOutlook late = LifterOutlook.of(facts(10, 40.0, opening(4.4, 0.8)));
+    assertThat(late.verdict()).isEqualTo(Verdict.CHANGE);
+    assertThat(late.reasons().get(0).words())
+        .contains("opened 4.4 thou since 6.2 h", "5.6 by the end of the next event");
+  }
+
+  @Test
+  void aLookThatClearsTheLifterTakesTheTrendOffIt() {
+    LifterOutlook o =
+        LifterOutlook.of(
+            facts(
+                10,
+                40.0,
+                opening(6, 1),
+                "ROCKER=loose on its trunnion",
+                "WHEEL=smooth",
+                "LOBE_LIFT=full"));
+    assertThat(o.verdict()).isNotEqualTo(Verdict.CHANGE);
+  }
+
+  @Test
+  void muchOpenLoadForItsKindIsWatched() {
+    LifterFacts flat =
+        new LifterFacts(
+            Lifter.FLAT_SOLID,
+            5,
+            OptionalDouble.empty(),
+            List.of(),
+            List.of(),
+            Optional.empty(),
+            2,
+            OptionalDouble.of(320));
+    LifterOutlook o = LifterOutlook.of(flat);
+    assertThat(o.verdict()).isEqualTo(Verdict.WATCH);
+    assertThat(o.reasons()).extracting(LifterReason::words).anyMatch(w -> w.contains("320 lbf"));
+    assertThat(o.reasons())
+        .extracting(LifterReason::words)
+        .anyMatch(w -> w.contains("2 over-revs"));
+  }
+
+  @Test
+  void hoursMustBeHours() {
+    assertThatThrownBy(() -> facts(Double.NaN, null, null))
+        .isInstanceOf(IllegalArgumentException.class);
+    assertThatThrownBy(() -> facts(-1, null, null)).isInstanceOf(IllegalArgumentException.class);
+  }
+
+  private static final Engine ENGINE = Engines.engine(Engines.sheet("v8-odd-even"));
+
+  @Test
+  void aSurveyComparesLiftWithCardAndDrift() {
+    double wanted = LobeSurvey.wantedIn(ENGINE, ValveKind.EXHAUST).orElseThrow();
+    assertThat(wanted)
+        .isEqualTo(
+            ENGINE.cam().orElseThrow().exhaust().lobeLiftIn() * ENGINE.drive().ratioExhaust());
+    Map<Position, ValveDrift> drift = Map.of(P, opening(6, 1));
+    assertThat(line(wanted - 0.007, drift).words()).contains("7 thou short", "the same story");
+    assertThat(line(wanted - 0.020, drift).words()).contains("more than one thing");
+    assertThat(line(wanted - 0.001, drift).words()).contains("not the lobe's nose");
+    assertThat(line(wanted - 0.012, Map.of()).words()).contains("has not moved");
+    assertThat(line(wanted - 0.050, Map.of()).grade().orElseThrow().word()).isEqualTo("flat");
+  }
+
+  private static LobeSurvey.Line line(double liftIn, Map<Position, ValveDrift> drift) {
+    return LobeSurvey.of(ENGINE, Map.of(P, liftIn), drift).get(0);
+  }
+
+  @Test
+  void aLiftTableGivesItsLiftOverTheBaseCircle() {
+    List<LiftTable.Point> points = new ArrayList<>();
+    for (int deg = 0; deg < 720; deg += 10) {
+      double lobe = Math.max(0, Math.cos(Math.toRadians((deg - 250) * 0.6)));
+      points.add(new LiftTable.Point(deg, 0.020 + 0.600 * (Math.abs(deg - 250) < 150 ? lobe : 0)));
+    }
+    LiftTable table = new LiftTable(points);
+    assertThat(table.liftIn()).isCloseTo(0.600, within(1e-9));
+    assertThat(table.runOutIn()).isCloseTo(0, within(1e-9));
+  }
+
+  @Test
+  void aLiftTableWithoutALobeIsRefusedInWords() {
+    List<LiftTable.Point> flat = new ArrayList<>();
+    for (int deg = 0; deg < 200; deg += 10) {
+      flat.add(new LiftTable.Point(deg, 0.1));
+    }
+    assertThatThrownBy(() -> new LiftTable(flat)).hasMessageContaining("no lobe in them");
+    assertThatThrownBy(() -> new LiftTable(flat.subList(0, 5))).hasMessageContaining("at least 12");
+    flat.set(3, new LiftTable.Point(30, Double.NaN));
+    assertThatThrownBy(() -> new LiftTable(flat)).hasMessageContaining("every row needs");
+  }
+}
