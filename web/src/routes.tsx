@@ -18,6 +18,8 @@ import { HistoryPage } from "./features/lash/HistoryPage";
 import { BlankSheetPage, FilledSheetPage } from "./features/lash/LashSheet";
 import { RoundPage } from "./features/lash/RoundPage";
 import { StartPage } from "./features/lash/StartPage";
+import { InspectPage } from "./features/lifter/InspectPage";
+import { LiftersPage } from "./features/lifter/LiftersPage";
 import { BoxPage } from "./features/spring/BoxPage";
 import { ComparePage } from "./features/spring/ComparePage";
 import { OrderSheetPage } from "./features/spring/OrderSheetPage";
@@ -28,6 +30,16 @@ import { NotFound, Shell } from "./shell/Shell";
 const rootRoute = createRootRoute({ component: Shell, notFoundComponent: NotFound });
 const at = <P extends string>(path: P, component: () => React.ReactNode) =>
   createRoute({ getParentRoute: () => rootRoute, path, component });
+
+/** Pages that may open at one valve: ?valve=3E. */
+const atValve = <P extends string>(path: P, component: () => React.ReactNode) =>
+  createRoute({
+    getParentRoute: () => rootRoute,
+    path,
+    component,
+    validateSearch: (search: Record<string, unknown>): { valve?: string } =>
+      typeof search.valve === "string" ? { valve: search.valve } : {},
+  });
 
 const routeTree = rootRoute.addChildren([
   at("/", HomePage),
@@ -46,6 +58,8 @@ const routeTree = rootRoute.addChildren([
   at("/engines/$id/spring-compare", ComparePage),
   at("/engines/$id/spring-box", BoxPage),
   at("/engines/$id/order-sheet", OrderSheetPage),
+  atValve("/engines/$id/lifters", LiftersPage),
+  atValve("/engines/$id/inspect", InspectPage),
   at("/engines/$id/change", ChangePage),
   at("/engines/$id/change-rules", ChangeRulesPage),
   at("/engines/$id/files", FilesPage),

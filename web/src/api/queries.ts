@@ -233,3 +233,37 @@ export const changeSchools = () =>
     queryFn: () => answered(api.GET("/api/change-schools")),
     staleTime: Number.POSITIVE_INFINITY,
   });
+
+export const looks = () =>
+  queryOptions({
+    queryKey: ["looks"],
+    queryFn: () => answered(api.GET("/api/looks")),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+
+export const engineLifters = (engineId: string) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "lifters"],
+    queryFn: () => answered(api.GET("/api/engines/{id}/lifters", { params: { path: { id: engineId } } })),
+  });
+
+export const lashDrift = (engineId: string) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "drift"],
+    queryFn: () => answered(api.GET("/api/engines/{id}/lash-drift", { params: { path: { id: engineId } } })),
+  });
+
+export const valveStory = (engineId: string, valve: string) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "story", valve],
+    queryFn: () =>
+      answered(
+        api.GET("/api/engines/{id}/valves/{valve}/story", { params: { path: { id: engineId, valve } } }),
+      ),
+  });
+
+export const engineReadiness = (engineId: string) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "readiness"],
+    queryFn: () => answered(api.GET("/api/engines/{id}/readiness", { params: { path: { id: engineId } } })),
+  });

@@ -9,6 +9,7 @@ const TABS = [
   ["/engines/$id", "Now"],
   ["/engines/$id/lash", "Lash"],
   ["/engines/$id/springs", "Springs"],
+  ["/engines/$id/lifters", "Lifters"],
   ["/engines/$id/crank", "Setting order"],
   ["/engines/$id/sheet", "Lash sheet"],
   ["/engines/$id/files", "Files"],
@@ -28,7 +29,7 @@ export function EngineTabs({ id, name }: { id: string; name: string }) {
           key={to}
           to={to}
           params={{ id }}
-          activeOptions={{ exact: true }}
+          activeOptions={{ exact: true, includeSearch: false }}
           className="flex min-h-11 items-center border-b-4 border-transparent px-3 font-semibold whitespace-nowrap text-muted no-underline data-[status=active]:border-accent data-[status=active]:text-ink"
         >
           {text}

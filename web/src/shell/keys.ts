@@ -43,4 +43,14 @@ export const KEYS: { title: string; keys: [key: string, does: string][] }[] = [
     ],
   },
   { title: "Crank ribbon", keys: [["← →", "turn by 1°, with Shift by 10°"]] },
+  {
+    title: "Inspection",
+    keys: [
+      ["⏎ or 1", "the good one, on to the next look"],
+      ["2 3 4", "the other findings, in their order on screen"],
+      ["5/6 ⏎", "guide plate: gap on both sides"],
+      ["← →", "the place before, the next place"],
+      ["K, U", "skip; take the finding back"],
+    ],
+  },
 ];

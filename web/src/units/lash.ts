@@ -93,3 +93,7 @@ export function readTurns(text: string): Typed {
   if (/^(\d+\.?\d*|\.\d+)$/.test(t)) return { kind: "turns", turns: Number(t) };
   return { kind: "unclear", why: `"${text}" is no number of turns: 0.5, 1/2 or 1 1/4` };
 }
+
+/** A figure kept in thou, in the person's unit. */
+export const thouText = (thou: number | undefined | null, unit: LashUnit): string =>
+  lashText(thou === undefined || thou === null ? thou : thou / 1000, unit);

@@ -16,6 +16,7 @@ import { NextStep } from "../home/HomePage";
 import { readiness } from "../home/readiness";
 import { facesAt, type Shown } from "../lash/faces";
 import { ValveLife } from "../lash/ValveLife";
+import { ReadyPart } from "../readiness/ReadyPart";
 import { ChangePart } from "../running/ChangePart";
 import { EventList } from "../running/EventList";
 import { RunsPart } from "../running/RunsPart";
@@ -75,6 +76,7 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
             <NextStep engineId={engine.id} ready={ready} />
             {s && <SpringsLine engineId={engine.id} known={s} />}
           </section>
+          <ReadyPart engineId={engine.id} />
           {valve ? <ValveLife lash={l.data} valve={valve} /> : <TargetsNow lash={l.data} />}
           <div className="grid gap-3 min-[1180px]:grid-cols-2">
             <RoundList rounds={r.data} />

@@ -12,6 +12,7 @@ import { OpenLine } from "../change/OpenLine";
 import { SpringsLine } from "../fatigue/SpringsLine";
 import { EngineFilePart } from "../interchange/EngineFilePart";
 import { facesAt } from "../lash/faces";
+import { ReadyLine } from "../readiness/ReadyPart";
 import { type Readiness, readiness } from "./readiness";
 
 /** In one glance: which engine, which event next, what must be done before it. */
@@ -75,6 +76,7 @@ function EngineCard({ engine }: { engine: Schemas["EngineView"] }) {
           </p>
         )}
         {ready && <Next ready={ready} />}
+        <ReadyLine engineId={engine.id} />
         {springs && <SpringsLine engineId={engine.id} known={springs} />}
         <OpenLine engineId={engine.id} />
         <span className="flex-1" />

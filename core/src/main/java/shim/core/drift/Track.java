@@ -24,6 +24,7 @@ final class Track {
    * @param anew the lash was set, or a part changed, just before this reading
    * @param surprise less the round's common part, thou
    * @param variance thou²
+   * @param stands the reading on the common footing with all settings taken out, thou
    * @param cold 1 when read cold, else 0
    * @param gainX share of a surprise taken into the lash
    * @param gainG share taken into the growth
@@ -35,6 +36,7 @@ final class Track {
       boolean anew,
       double surprise,
       double variance,
+      double stands,
       int cold,
       double gainX,
       double gainG) {
@@ -64,6 +66,9 @@ final class Track {
   private double sinceHours = Double.NaN;
   private boolean justSet;
   private int readings;
+  private double settings;
+  private double last;
+  private double readAtHours = Double.NaN;
 
   /**
    * @param scale factor on all variances, from the engine's own scatter
@@ -123,7 +128,8 @@ final class Track {
   void read(int round, Seen seen, double common, double leverage) {
     int cold = seen.cold();
     double v = variance(seen);
-    double surprise = seen.thou() - common - expected(seen);
+    double reading = seen.thou() - common;
+    double surprise = reading - expected(seen);
     boolean speaks = known() && leverage < 0.999;
     double others = 1 - leverage;
     double kx = (pxx + cold * pxg) / v;
@@ -136,22 +142,37 @@ final class Track {
             !known(),
             surprise / others,
             speaks ? v / others : Double.POSITIVE_INFINITY,
+            reading - settings,
             cold,
             kx * others,
             kg * others));
     update(surprise, v, kx, kg);
+    last = reading;
+    readAtHours = hours;
   }
 
   /** The lash was set and read again in the same round. */
   void set(int round, Seen seen, double common) {
     int cold = seen.cold();
+    double reading = seen.thou() - common;
+    settings += reading - (hours == readAtHours ? last : expected(seen));
     forget();
     double v = variance(seen);
     double kx = (pxx + cold * pxg) / v;
     double kg = (pxg + cold * pgg) / v;
-    double surprise = seen.thou() - common - expected(seen);
+    double surprise = reading - expected(seen);
     steps.add(
-        new Step(round, hours, hours, true, surprise, Double.POSITIVE_INFINITY, cold, kx, kg));
+        new Step(
+            round,
+            hours,
+            hours,
+            true,
+            surprise,
+            Double.POSITIVE_INFINITY,
+            reading - settings,
+            cold,
+            kx,
+            kg));
     update(surprise, v, kx, kg);
     justSet = true;
   }

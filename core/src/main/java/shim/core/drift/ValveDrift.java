@@ -63,7 +63,8 @@ public record ValveDrift(
    * @param round name of the round
    * @param ownThou what this valve moved against the others since its reading before, thou
    * @param sdThou standard deviation of that when nothing happens, thou
-   * @param pathThou where its lash stands by then, settings taken out, against the first reading
+   * @param pathThou where it was read by then, all settings and the common part taken out, against
+   *     its first reading
    * @param up cumulative sum towards opening, log likelihood
    * @param down cumulative sum towards closing
    * @param stepped the same for one step either way, with no drift

@@ -128,18 +128,16 @@ final class Weighing {
   private List<Compared> points() {
     List<Compared> result = new ArrayList<>();
     Sums sums = new Sums(steps, drifts, slips, rules);
-    double path = 0;
     for (int i = 0; i < steps.size(); i++) {
       Track.Step s = steps.get(i);
       if (s.speaks()) {
-        path += s.gainX() * s.surprise();
         result.add(
             new Compared(
                 rounds.get(s.round()),
                 s.toHours(),
                 s.surprise(),
                 Math.sqrt(s.variance()),
-                path,
+                s.stands() - steps.get(0).stands(),
                 sums.up(i),
                 sums.down(i),
                 sums.stepped(i)));

@@ -62,7 +62,9 @@ public record LifterOutlook(
           new LifterReason(
               LifterReason.Kind.OVER_REV,
               Verdict.RUN,
-              facts.overRevs() + " over-revs since new or rebuilt"));
+              facts.overRevs()
+                  + (facts.overRevs() == 1 ? " over-rev" : " over-revs")
+                  + " since new or rebuilt"));
     }
     if (facts.seen().stream().noneMatch(s -> s.look().ofTheLifter())) {
       reasons.add(

@@ -248,6 +248,9 @@ class LashDriftTest {
             .filter(x -> x.position().equals(at("1E")) && x.left() != null)
             .count();
     assertThat(timesSet).isGreaterThan(2);
+    ValveDrift path = valve(analysis(rounds), "1E");
+    double opened = path.points().get(7).pathThou() - path.points().get(0).pathThou();
+    assertThat(opened).as("settings taken out").isCloseTo(1.6 * 8, within(2.0));
     assertThat(valve(analysis(rounds), "1E").signal()).isEqualTo(Signal.OPENING);
   }
 

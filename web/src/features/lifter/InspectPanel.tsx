@@ -1,0 +1,194 @@
+import { Camera } from "lucide-react";
+import { type KeyboardEvent, useEffect, useRef, useState } from "react";
+import { ApiProblem, type Schemas } from "../../api/client";
+import { useSettings } from "../../shell/settings";
+import { Button, buttonClass } from "../../ui/Button";
+import { Keypad } from "../../ui/Keypad";
+import { Notice } from "../../ui/Notice";
+import { useNarrow } from "../../ui/useNarrow";
+import { DialPart } from "./DialPart";
+import { graded, placeOf, type Question, readFigure } from "./inspectFlow";
+import { LEVELS } from "./levels";
+import { type Seen, useSeen } from "./useSeen";
+
+interface InspectPanelProps {
+  engineId: string;
+  engineHours: number;
+  question: Question;
+  before?: Schemas["SeenView"];
+  last: boolean;
+  onNext: () => void;
+  onPlace: (by: 1 | -1) => void;
+  onBack: () => void;
+}
+
+/** One look at one place: its grades by one key or a thumb, or its figure. */
+export function InspectPanel(props: InspectPanelProps) {
+  const { engineId, engineHours, question, before, last, onNext, onPlace, onBack } = props;
+  const { unit } = useSettings();
+  const narrow = useNarrow();
+  const { see, unsee } = useSeen(engineId, engineHours);
+  const panel = useRef<HTMLElement>(null);
+  const box = useRef<HTMLInputElement>(null);
+  const [text, setText] = useState("");
+  const [note, setNote] = useState("");
+  const [photo, setPhoto] = useState<File>();
+  const [trouble, setTrouble] = useState<string>();
+  const { look } = question;
+  const figure = look.unit !== "";
+
+  useEffect(() => {
+    (figure ? box.current : panel.current)?.focus();
+  }, [figure]);
+
+  const keep = async (what: Partial<Seen>) => {
+    setTrouble(undefined);
+    try {
+      await see.mutateAsync({
+        seen: {
+          look: look.look,
+          valve: question.valve,
+          cylinder: question.cylinder,
+          note: note.trim() || undefined,
+          ...what,
+        },
+        photo,
+      });
+      onNext();
+    } catch (e) {
+      setTrouble(
+        e instanceof ApiProblem ? (e.errors[0]?.message ?? e.message) : e instanceof Error ? e.message : "",
+      );
+    }
+  };
+  const enter = () => {
+    if (see.isPending) return;
+    if (text.trim() === "") return setTrouble(`a figure in ${unitOf(question, unit)}, or one of the words`);
+    const read = readFigure(look, text, unit === "mm");
+    if ("unclear" in read) setTrouble(read.unclear);
+    else void keep(read.seen);
+  };
+  const key = (e: KeyboardEvent) => {
+    if (e.target instanceof HTMLElement && e.target.closest("[data-own-keys]")) return;
+    const word = figure ? undefined : graded(look, e.key);
+    if (e.ctrlKey || e.metaKey || e.altKey) return;
+    if (figure && e.key === "Enter") enter();
+    else if (word && !see.isPending) void keep({ grade: word });
+    else if (text === "" && e.key === "ArrowRight") onPlace(1);
+    else if (text === "" && e.key === "ArrowLeft") onPlace(-1);
+    else if (text === "" && e.key === "ArrowUp") onBack();
+    else if (text === "" && (e.key === "ArrowDown" || e.key.toLowerCase() === "k")) onNext();
+    else if (text === "" && e.key.toLowerCase() === "u" && before) unsee.mutate(before.id);
+    else return;
+    e.preventDefault();
+  };
+
+  return (
+    <section
+      ref={panel}
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: the panel takes the one-key grades
+      tabIndex={0}
+      onKeyDown={key}
+      aria-label={`${placeOf(question)}: ${look.title}`}
+      aria-busy={see.isPending}
+      data-question={`${placeOf(question)} ${look.look}`}
+      className="scribed flex flex-col gap-4 rounded p-4 outline-none"
+    >
+      <div className="flex flex-wrap items-baseline gap-x-6">
+        <h2 className="num text-6xl">{placeOf(question)}</h2>
+        <p className="text-3xl font-semibold text-accent">{look.title}</p>
+        <p className="text-muted">{look.how}</p>
+      </div>
+      {before && (
+        <p className={LEVELS[before.level].tone}>
+          Seen already: {before.grade}
+          {before.figure !== undefined && ` (${before.figure} ${before.unit})`}
+        </p>
+      )}
+      {figure && (
+        <div className="grid gap-2 min-[900px]:grid-cols-2">
+          <div>
+            <label htmlFor="seen-figure" className="text-lg font-semibold text-accent">
+              In {unitOf(question, unit)}
+            </label>
+            <input
+              id="seen-figure"
+              ref={box}
+              value={text}
+              autoComplete="off"
+              inputMode={narrow ? "none" : "decimal"}
+              aria-invalid={Boolean(trouble)}
+              onChange={(e) => setText(e.target.value)}
+              className="num h-28 w-full rounded border-2 border-accent bg-raised px-4 text-[5.2rem] leading-none aria-invalid:border-tight"
+            />
+          </div>
+          {narrow && (
+            <Keypad
+              onKey={(k) => setText(k === "⌫" ? text.slice(0, -1) : text + k)}
+              onEnter={enter}
+              of="gap"
+            />
+          )}
+          {look.look === "LOBE_LIFT" && (
+            <DialPart valve={question.valve ?? ""} onTake={(liftIn) => void keep({ liftIn })} />
+          )}
+        </div>
+      )}
+      <div className="grid gap-3 min-[700px]:grid-cols-2">
+        {look.grades.map((g, i) => (
+          <button
+            key={g.word}
+            type="button"
+            disabled={see.isPending}
+            onClick={() => void keep({ grade: g.word })}
+            className={`flex min-h-18 items-center gap-4 rounded border bg-raised px-4 py-2 text-left hover:border-line ${i === 0 && !figure ? "border-2 border-accent" : "border-hair"}`}
+          >
+            {!figure && <span className="num w-6 text-2xl text-muted">{i + 1}</span>}
+            <span className={`text-3xl ${LEVELS[g.level].tone}`} aria-hidden>
+              {LEVELS[g.level].shape}
+            </span>
+            <span className="min-w-0">
+              <span className="block text-2xl font-semibold">{g.word}</span>
+              <span className="text-sm text-muted">{g.means}</span>
+            </span>
+          </button>
+        ))}
+      </div>
+      {trouble && <Notice tone="stop">{trouble}</Notice>}
+      <span className="flex-1" />
+      <div className="flex flex-wrap items-center gap-2" data-own-keys>
+        <input
+          aria-label="Note"
+          placeholder="note, goes with the next finding"
+          value={note}
+          maxLength={400}
+          onChange={(e) => setNote(e.target.value)}
+          className="min-h-11 min-w-52 flex-1 rounded border border-hair bg-raised px-3"
+        />
+        <label className={buttonClass()}>
+          <Camera aria-hidden className="size-5" /> {photo?.name ?? "Photo"}
+          <input
+            type="file"
+            accept="image/jpeg,image/png"
+            capture="environment"
+            className="sr-only"
+            onChange={(e) => setPhoto(e.target.files?.[0])}
+          />
+        </label>
+        {before && <Button onClick={() => unsee.mutate(before.id)}>Take back (U)</Button>}
+        <Button onClick={onNext}>{last ? "End" : "Skip (K)"}</Button>
+      </div>
+      <p className="text-sm text-muted">
+        {figure
+          ? look.look === "GUIDE_GAP"
+            ? "5/6 ⏎: both sides · ← → next place"
+            : "figure ⏎ · ← → next place"
+          : "⏎ or 1: the good one · 2 to 4 · ← → next place · K skip"}
+      </p>
+    </section>
+  );
+}
+
+function unitOf(q: Question, unit: "thou" | "mm"): string {
+  return q.look.look === "LOBE_LIFT" ? (unit === "mm" ? "mm of lift" : "inch of lift") : q.look.unit;
+}

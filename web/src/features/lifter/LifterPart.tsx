@@ -1,0 +1,197 @@
+import { useMutation } from "@tanstack/react-query";
+import { useState } from "react";
+import { ApiProblem, answered, api, type Schemas } from "../../api/client";
+import { useSettings } from "../../shell/settings";
+import { Button } from "../../ui/Button";
+import { Check, Field, Select } from "../../ui/Field";
+import { Notice } from "../../ui/Notice";
+import { loadText, loadUnit } from "../../units/load";
+import { useSeen } from "./useSeen";
+
+interface LifterPartProps {
+  engineId: string;
+  story: Schemas["ValveStory"];
+  known: Schemas["EngineLifters"];
+}
+
+/** The lifter itself: what it has been through, and taking it out, putting one in, a rebuild. */
+export function LifterPart({ engineId, story, known }: LifterPartProps) {
+  const { unit } = useSettings();
+  const { lifter } = story.valve;
+  return (
+    <details className="rounded border border-hair px-3" open={!lifter}>
+      <summary className="min-h-11 content-center font-semibold">
+        Lifter{lifter ? ` ${lifter.mark}` : ": none on record"}
+      </summary>
+      <div className="grid gap-3 pb-3">
+        {lifter && (
+          <p>
+            <span className="num text-lg">{lifter.hours.toFixed(1)}</span> h since new
+            {lifter.rebuilds > 0 &&
+              `, ${lifter.sinceRebuilt.toFixed(1)} h since rebuilt (${lifter.rebuilds} times)`}
+            {lifter.partner && `, link bar to ${lifter.partner}`}
+            {lifter.setName && `, ${lifter.setName}`}
+            {lifter.openLbf !== undefined &&
+              `, carries ${loadText(lifter.openLbf, unit, 0)} ${loadUnit(unit)} open`}
+            {lifter.cycles !== undefined && `, ${Math.round(lifter.cycles / 1000)} thousand cycles logged`}
+            {lifter.overRevs > 0 && `, ${lifter.overRevs} over-revs`}
+          </p>
+        )}
+        {lifter ? (
+          <TakeOut engineId={engineId} lifter={lifter} known={known} />
+        ) : (
+          <PutIn engineId={engineId} story={story} known={known} />
+        )}
+        {story.lives.length > 0 && (
+          <ul className="text-sm text-muted">
+            {story.lives.map((l) => (
+              <li key={l.lifterId + l.fromHours}>
+                {l.mark}: engine hours {l.fromHours.toFixed(1)} to{" "}
+                {l.toHours === undefined ? "now" : l.toHours.toFixed(1)}
+                {l.why && ` (${l.why})`}
+              </li>
+            ))}
+          </ul>
+        )}
+      </div>
+    </details>
+  );
+}
+
+function said(error: Error | null): string | undefined {
+  return error instanceof ApiProblem ? (error.errors[0]?.message ?? error.message) : error?.message;
+}
+
+interface TakeOutProps {
+  engineId: string;
+  lifter: Schemas["LifterView"];
+  known: Schemas["EngineLifters"];
+}
+
+function TakeOut({ engineId, lifter, known }: TakeOutProps) {
+  const { hand } = useSettings();
+  const { fresh } = useSeen(engineId, known.engineHours);
+  const [why, setWhy] = useState("");
+  const [scrapped, setScrapped] = useState(false);
+  const out = useMutation({
+    mutationFn: () =>
+      answered(
+        api.PUT("/api/lifter-fittings/{id}/removal", {
+          params: { path: { id: lifter.fittingId ?? "" } },
+          body: { toHours: known.engineHours, scrapped, hand: hand || "?", why },
+        }),
+      ),
+    onSuccess: fresh,
+  });
+  const rebuilt = useMutation({
+    mutationFn: () =>
+      answered(
+        api.PUT("/api/lifter-rebuilds/{id}", {
+          params: { path: { id: crypto.randomUUID() } },
+          body: { lifterId: lifter.id, ownHours: lifter.hours, what: why, hand: hand || "?" },
+        }),
+      ),
+    onSuccess: () => {
+      setWhy("");
+      return fresh();
+    },
+  });
+  const trouble = said(out.error ?? rebuilt.error);
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <div className="min-w-52 flex-1">
+        <Field
+          label="Why it comes out, or what was rebuilt"
+          value={why}
+          error={trouble}
+          maxLength={400}
+          onChange={(e) => setWhy(e.target.value)}
+        />
+      </div>
+      <Check label="scrap" checked={scrapped} onChange={(e) => setScrapped(e.target.checked)} />
+      <Button onClick={() => out.mutate()} disabled={out.isPending}>
+        Take out
+      </Button>
+      <Button onClick={() => rebuilt.mutate()} disabled={rebuilt.isPending}>
+        Rebuilt now
+      </Button>
+    </div>
+  );
+}
+
+const KINDS: readonly (readonly [Schemas["LifterEntry"]["kind"], string])[] = [
+  ["ROLLER_SOLID", "solid roller"],
+  ["FLAT_SOLID", "solid flat tappet"],
+  ["ROLLER_HYDRAULIC", "hydraulic roller"],
+  ["FLAT_HYDRAULIC", "hydraulic flat tappet"],
+  ["BUCKET", "bucket"],
+];
+
+function PutIn({ engineId, story, known }: LifterPartProps) {
+  const { hand } = useSettings();
+  const { fresh } = useSeen(engineId, known.engineHours);
+  const [from, setFrom] = useState("");
+  const [mark, setMark] = useState("");
+  const [before, setBefore] = useState("0");
+  const [kind, setKind] = useState(KINDS[known.hydraulic ? (known.roller ? 2 : 3) : known.roller ? 0 : 1][0]);
+  const put = useMutation({
+    mutationFn: async () => {
+      const lifterId = from || crypto.randomUUID();
+      if (!from) {
+        await answered(
+          api.PUT("/api/lifters/{id}", {
+            params: { path: { id: lifterId } },
+            body: { kind, mark, hoursBefore: Number(before.replace(",", ".")), scrapped: false },
+          }),
+        );
+      }
+      await answered(
+        api.PUT("/api/lifter-fittings/{id}", {
+          params: { path: { id: crypto.randomUUID() } },
+          body: {
+            lifterId,
+            engineId,
+            valve: story.valve.position,
+            fromHours: known.engineHours,
+            hand: hand || "?",
+          },
+        }),
+      );
+    },
+    onSuccess: fresh,
+  });
+  return (
+    <div className="grid items-end gap-3 min-[700px]:grid-cols-2">
+      <Select
+        label="From the shelf, or a new one"
+        value={from}
+        onChange={(e) => setFrom(e.target.value)}
+        options={[
+          ["", "one not on record yet"],
+          ...known.shelf.map((l) => [l.id, `${l.mark}, ${l.sinceRebuilt.toFixed(1)} h`] as const),
+        ]}
+      />
+      {!from && (
+        <>
+          <Field label="Its mark" value={mark} onChange={(e) => setMark(e.target.value)} />
+          <Select
+            label="Kind"
+            value={kind}
+            onChange={(e) => setKind(e.target.value as typeof kind)}
+            options={KINDS}
+          />
+          <Field
+            label="Hours it has run already"
+            inputMode="decimal"
+            value={before}
+            onChange={(e) => setBefore(e.target.value)}
+          />
+        </>
+      )}
+      <Button onClick={() => put.mutate()} disabled={put.isPending}>
+        Put it in at {story.valve.position}
+      </Button>
+      {put.error && <Notice tone="stop">{said(put.error)}</Notice>}
+    </div>
+  );
+}

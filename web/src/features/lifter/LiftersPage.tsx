@@ -1,0 +1,210 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link, useNavigate, useParams, useSearch } from "@tanstack/react-router";
+import { useState } from "react";
+import type { Schemas, Valve } from "../../api/client";
+import { engineLifters, events, jobs, lashDrift, lashHistory, rounds } from "../../api/queries";
+import { ValvePlan } from "../../plan/ValvePlan";
+import { MARKS, MarkIcon } from "../../plan/verdict";
+import { HoursRail } from "../../rail/HoursRail";
+import { EngineFrame, Waiting } from "../../shell/EngineFrame";
+import { Problem } from "../../shell/Problem";
+import { useSettings } from "../../shell/settings";
+import { Button, buttonClass } from "../../ui/Button";
+import { Choice } from "../../ui/Choice";
+import { unitName } from "../../units/lash";
+import { CommonPart } from "./CommonPart";
+import { LobesPart } from "./LobesPart";
+import { type LifterShown, lifterFaces, lineOf, mark, pressing, SHOWN } from "./lifterFaces";
+import { NewLiftersPart } from "./NewLiftersPart";
+import { RulesPart } from "./RulesPart";
+import { SeenList } from "./SeenList";
+import { useSeen } from "./useSeen";
+import { ValveStory } from "./ValveStory";
+
+/** Lifters, lobes and what the lash is trying to say. */
+export function LiftersPage() {
+  const { id } = useParams({ from: "/engines/$id/lifters" });
+  return <EngineFrame id={id}>{(engine) => <Loaded engine={engine} />}</EngineFrame>;
+}
+
+function Loaded({ engine }: { engine: Schemas["EngineView"] }) {
+  const known = useQuery(engineLifters(engine.id));
+  const drift = useQuery(lashDrift(engine.id));
+  const error = known.error ?? drift.error;
+  if (error) return <Problem error={error} />;
+  if (!known.data || !drift.data) return <Waiting />;
+  return <LiftersView engine={engine} known={known.data} drift={drift.data} />;
+}
+
+interface ViewProps {
+  engine: Schemas["EngineView"];
+  known: Schemas["EngineLifters"];
+  drift: Schemas["LashDriftView"];
+}
+
+function LiftersView({ engine, known, drift }: ViewProps) {
+  const { unit } = useSettings();
+  const { valve } = useSearch({ from: "/engines/$id/lifters" });
+  const navigate = useNavigate();
+  const [shown, setShown] = useState<LifterShown>(known.hydraulic ? "hours" : "drift");
+  const r = useQuery(rounds(engine.id)).data;
+  const e = useQuery(events(engine.id)).data;
+  const l = useQuery(lashHistory(engine.id)).data;
+  const j = useQuery(jobs(engine.id)).data;
+  const choose = (v: Valve | undefined) =>
+    void navigate({ to: "/engines/$id/lifters", params: { id: engine.id }, search: { valve: v } });
+  return (
+    <div className="flex flex-1 flex-col min-[1000px]:h-[calc(100dvh-94px)] min-[1000px]:flex-none">
+      <div className="grid min-h-0 flex-1 gap-3 p-3 min-[1000px]:grid-cols-[minmax(340px,420px)_1fr] min-[1000px]:grid-rows-[minmax(0,1fr)]">
+        <section className="scribed flex min-h-0 min-w-0 flex-col gap-2 rounded p-3" aria-label="Valve plan">
+          <Choice
+            label={
+              shown === "drift" || shown === "lift"
+                ? `At each valve, in ${unitName(unit)}`
+                : "At each valve, in hours of the lifter"
+            }
+            value={shown}
+            onChange={setShown}
+            options={SHOWN}
+          />
+          <ValvePlan
+            layout={engine.layout}
+            faces={lifterFaces(known.valves, shown, unit)}
+            selected={valve}
+            onSelect={(v) => choose(v === valve ? undefined : v)}
+            label={`Lifters of ${engine.name}`}
+            className="max-h-[62vh] min-h-72 w-full flex-1 min-[1000px]:min-h-0"
+          />
+          <Legend shown={shown} />
+        </section>
+        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: the panel scrolls, and the keyboard must reach it */}
+        <div className="flex min-h-0 min-w-0 flex-col gap-3 min-[1000px]:overflow-y-auto" tabIndex={0}>
+          {valve ? (
+            <>
+              <Others valves={known.valves} chosen={valve} onValve={choose} />
+              <ValveStory key={valve} engineId={engine.id} valve={valve} drift={drift} known={known} />
+            </>
+          ) : (
+            <>
+              <Headline engineId={engine.id} known={known} onValve={choose} />
+              <Overview engine={engine} known={known} drift={drift} onValve={choose} />
+            </>
+          )}
+        </div>
+      </div>
+      {r && e && l && (
+        <HoursRail rounds={r} events={e} changes={l.changes} jobs={j} hour={null} onHour={() => {}} />
+      )}
+    </div>
+  );
+}
+
+function Legend({ shown }: { shown: LifterShown }) {
+  const drift = [
+    ["WIDE", "opening"],
+    ["TIGHT", "closing"],
+    ["WATCH", "perhaps"],
+    ["IN", "as it was"],
+  ] as const;
+  const verdict = (["RUN", "WATCH", "CHANGE"] as const).map((m) => [m, MARKS[m].word] as const);
+  return (
+    <ul className="flex flex-wrap gap-x-4 gap-y-1 text-sm text-muted">
+      {(shown === "drift" ? drift : verdict).map(([m, word]) => (
+        <li key={m} className="flex items-center gap-1.5">
+          <MarkIcon mark={m} size={18} /> {word}
+        </li>
+      ))}
+      <li>exhaust: double ring</li>
+    </ul>
+  );
+}
+
+interface HeadlineProps {
+  engineId: string;
+  known: Schemas["EngineLifters"];
+  onValve: (v: Valve) => void;
+}
+
+function Headline({ engineId, known, onValve }: HeadlineProps) {
+  const worst = pressing(known.valves);
+  return (
+    <section className="scribed flex flex-wrap items-start gap-4 rounded p-4" aria-label="What stands out">
+      <div className="min-w-60 flex-1">
+        <p className="text-xl font-semibold">
+          {worst.length === 0 ? "Nothing stands out at any valve" : "Look at these, most pressing first"}
+        </p>
+        <ul>
+          {worst.slice(0, 4).map((v) => (
+            <li key={v.position}>
+              <button
+                type="button"
+                onClick={() => onValve(v.position)}
+                className="flex min-h-11 w-full items-center gap-3 py-1 text-left hover:bg-raised"
+              >
+                <MarkIcon mark={mark(v, v.drift.strength === "FINDING" ? "drift" : "hours") ?? "LOOK"} />
+                <strong className="w-10 shrink-0 underline">{v.position}</strong>
+                <span className="min-w-0">
+                  {lineOf(v)}
+                  {v.suspect && v.drift.strength === "FINDING" && (
+                    <span className="text-muted">; first suspect: {v.suspect}</span>
+                  )}
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </div>
+      <Link
+        to="/engines/$id/inspect"
+        params={{ id: engineId }}
+        className={buttonClass(worst.length > 0 ? "now" : "plain")}
+      >
+        Inspect
+      </Link>
+    </section>
+  );
+}
+
+interface OthersProps {
+  valves: Schemas["ValveChain"][];
+  chosen: Valve;
+  onValve: (v: Valve | undefined) => void;
+}
+
+/** The way from one pressing valve to the next, and back to all. */
+function Others({ valves, chosen, onValve }: OthersProps) {
+  return (
+    <nav aria-label="Pressing valves" className="flex flex-wrap items-center gap-2">
+      <Button look="quiet" onClick={() => onValve(undefined)}>
+        ← all valves
+      </Button>
+      {pressing(valves)
+        .slice(0, 6)
+        .map((v) => (
+          <Button key={v.position} aria-pressed={v.position === chosen} onClick={() => onValve(v.position)}>
+            <MarkIcon mark={mark(v, v.drift.strength === "FINDING" ? "drift" : "hours") ?? "LOOK"} />
+            {v.position}
+          </Button>
+        ))}
+    </nav>
+  );
+}
+
+function Overview({ engine, known, drift, onValve }: ViewProps & { onValve: (v: Valve) => void }) {
+  const { unsee } = useSeen(engine.id, known.engineHours);
+  const rest = [...known.engine, ...known.cylinders];
+  return (
+    <>
+      {!known.hydraulic && <CommonPart drift={drift} />}
+      {known.valves.some((v) => !v.lifter) && <NewLiftersPart engine={engine} known={known} />}
+      <LobesPart lobes={known.lobes} onValve={onValve} />
+      {rest.length > 0 && (
+        <section className="scribed rounded p-4" aria-label="Cylinders and oil">
+          <h2 className="text-lg">Cylinders and oil</h2>
+          <SeenList seen={rest} onTakeBack={(id) => unsee.mutate(id)} />
+        </section>
+      )}
+      <RulesPart engineId={engine.id} rules={known.rules} />
+    </>
+  );
+}

@@ -1,0 +1,102 @@
+import { useMutation } from "@tanstack/react-query";
+import { useState } from "react";
+import { ApiProblem, answered, api, type Schemas } from "../../api/client";
+import { useSettings } from "../../shell/settings";
+import { Button } from "../../ui/Button";
+import { Check, Field } from "../../ui/Field";
+import { Notice } from "../../ui/Notice";
+import { readNumber } from "../../units/load";
+import { useSeen } from "./useSeen";
+
+interface NewLiftersPartProps {
+  engine: Schemas["EngineView"];
+  known: Schemas["EngineLifters"];
+}
+
+/** A whole set put in at once: one mark for the set, each lifter named by its valve. */
+export function NewLiftersPart({ engine, known }: NewLiftersPartProps) {
+  const { hand } = useSettings();
+  const { fresh } = useSeen(engine.id, known.engineHours);
+  const [set, setSet] = useState("");
+  const [before, setBefore] = useState("0");
+  const [tied, setTied] = useState(false);
+  const empty = known.valves.filter((v) => !v.lifter).map((v) => v.position);
+  const kind = known.roller
+    ? known.hydraulic
+      ? "ROLLER_HYDRAULIC"
+      : "ROLLER_SOLID"
+    : known.hydraulic
+      ? "FLAT_HYDRAULIC"
+      : "FLAT_SOLID";
+  const put = useMutation({
+    mutationFn: async () => {
+      let partner: string | undefined;
+      for (const valve of empty) {
+        const id = crypto.randomUUID();
+        await answered(
+          api.PUT("/api/lifters/{id}", {
+            params: { path: { id } },
+            body: {
+              kind,
+              mark: `${set.trim().slice(0, 12)} ${valve}`,
+              setName: set.trim(),
+              partnerId: partner,
+              hoursBefore: readNumber(before) ?? 0,
+              scrapped: false,
+            },
+          }),
+        );
+        partner = tied && !partner ? id : undefined;
+        await answered(
+          api.PUT("/api/lifter-fittings/{id}", {
+            params: { path: { id: crypto.randomUUID() } },
+            body: {
+              lifterId: id,
+              engineId: engine.id,
+              valve,
+              fromHours: known.engineHours,
+              hand: hand || "?",
+            },
+          }),
+        );
+      }
+    },
+    onSettled: fresh,
+  });
+  const trouble = put.error instanceof ApiProblem ? (put.error.errors[0]?.message ?? put.error.message) : "";
+  return (
+    <section className="scribed grid gap-3 rounded p-4" aria-label="Put a set of lifters in">
+      <h2 className="text-lg">
+        {empty.length === known.valves.length
+          ? "No lifter of this engine is on record yet"
+          : `${empty.length} valves without a lifter on record`}
+      </h2>
+      <div className="flex flex-wrap items-end gap-3">
+        <div className="min-w-48 flex-1">
+          <Field
+            label="Name of the set"
+            value={set}
+            hint={`lifters are marked ${set.trim() || "set"} ${empty[0]} and so on`}
+            maxLength={40}
+            onChange={(e) => setSet(e.target.value)}
+          />
+        </div>
+        <Field
+          label="Hours it has run already"
+          inputMode="decimal"
+          value={before}
+          onChange={(e) => setBefore(e.target.value)}
+        />
+        <Check
+          label="tied in pairs by link bars"
+          checked={tied}
+          onChange={(e) => setTied(e.target.checked)}
+        />
+        <Button look="now" disabled={put.isPending || set.trim() === ""} onClick={() => put.mutate()}>
+          {put.isPending ? "Putting them in …" : `Put ${empty.length} in`}
+        </Button>
+      </div>
+      {trouble && <Notice tone="stop">{trouble}</Notice>}
+    </section>
+  );
+}

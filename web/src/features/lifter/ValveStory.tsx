@@ -1,0 +1,165 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link } from "@tanstack/react-router";
+import type { Schemas, Valve } from "../../api/client";
+import { valveStory } from "../../api/queries";
+import { MARKS, MarkIcon } from "../../plan/verdict";
+import { Problem } from "../../shell/Problem";
+import { useSettings } from "../../shell/settings";
+import { buttonClass } from "../../ui/Button";
+import { Notice } from "../../ui/Notice";
+import { thouText, unitName } from "../../units/lash";
+import { Causes } from "./Causes";
+import { DriftChart } from "./DriftChart";
+import { LifterPart } from "./LifterPart";
+import { signed } from "./lifterFaces";
+import { SeenList } from "./SeenList";
+import { SumChart } from "./SumChart";
+import { useSeen } from "./useSeen";
+
+interface ValveStoryProps {
+  engineId: string;
+  valve: Valve;
+  drift: Schemas["LashDriftView"];
+  known: Schemas["EngineLifters"];
+}
+
+/** One valve from its signal to its cause: what it shows, since when, what to look at first. */
+export function ValveStory({ engineId, valve, drift, known }: ValveStoryProps) {
+  const query = useQuery(valveStory(engineId, valve));
+  const { see, unsee } = useSeen(engineId, known.engineHours);
+  if (query.error) return <Problem error={query.error} />;
+  const story = query.data;
+  if (!story) return <p className="p-4 text-muted">One moment …</p>;
+  const d = story.valve.drift;
+  return (
+    <section className="scribed grid gap-4 rounded p-4" aria-label={`Valve ${valve}`}>
+      <Head valve={story.valve} />
+      {see.error && <Notice tone="stop">{see.error.message}</Notice>}
+      {d.points.length > 0 && (
+        <div>
+          <DriftChart drift={d} rounds={drift.rounds} />
+          <SumChart drift={d} watchAt={drift.watchAt} findingAt={drift.findingAt} />
+        </div>
+      )}
+      <Causes story={story} busy={see.isPending} onSeen={(seen) => see.mutate({ seen })} />
+      {story.all.length + story.cylinder.length + story.engine.length > 0 && (
+        <div>
+          <h3 className="text-base">Seen</h3>
+          <SeenList
+            seen={[...story.all, ...story.cylinder, ...story.engine]}
+            onTakeBack={(id) => unsee.mutate(id)}
+          />
+        </div>
+      )}
+      <p>
+        <Link
+          to="/engines/$id/inspect"
+          params={{ id: engineId }}
+          search={{ valve }}
+          className={buttonClass()}
+        >
+          Inspect {valve}
+        </Link>
+      </p>
+      <LifterPart engineId={engineId} story={story} known={known} />
+    </section>
+  );
+}
+
+function Head({ valve }: { valve: Schemas["ValveChain"] }) {
+  const { unit } = useSettings();
+  const d = valve.drift;
+  const speaks = d.strength === "FINDING" || d.strength === "WATCH";
+  return (
+    <div className="grid gap-2">
+      <h2 className="flex flex-wrap items-center gap-3 text-xl">
+        <MarkIcon mark={valve.verdict} size={30} />
+        <span>
+          {valve.position}: {MARKS[valve.verdict].word}
+        </span>
+        {valve.lifter && (
+          <span className="text-base font-medium text-muted">
+            lifter {valve.lifter.mark},{" "}
+            <span className="num text-lg">{valve.lifter.sinceRebuilt.toFixed(1)}</span> h
+          </span>
+        )}
+      </h2>
+      {speaks && <p className="text-lg font-semibold text-accent">Its lash is {d.words}.</p>}
+      <div className="flex flex-wrap gap-x-8 gap-y-2">
+        {speaks && d.thouPerHour && (
+          <Figure
+            label={`${unitName(unit)} an hour`}
+            value={signed(d.thouPerHour.mid, unit)}
+            note={`${signed(d.thouPerHour.low, unit)} to ${signed(d.thouPerHour.high, unit)}`}
+          />
+        )}
+        {speaks && d.movedThou && (
+          <Figure
+            label={`${unitName(unit)} in all`}
+            value={signed(d.movedThou.mid, unit)}
+            note={`${signed(d.movedThou.low, unit)} to ${signed(d.movedThou.high, unit)}`}
+          />
+        )}
+        {speaks && (
+          <Figure
+            label="chance it is no accident"
+            value={`${Math.round((1 - d.chance.steady) * 100)}%`}
+            note={`evidence ${d.sum.toFixed(1)}`}
+          />
+        )}
+        {!speaks && d.thouPerHour && (
+          <Figure
+            label={`${unitName(unit)} an hour, its own`}
+            value={signed(d.thouPerHour.mid, unit)}
+            note={`${signed(d.thouPerHour.low, unit)} to ${signed(d.thouPerHour.high, unit)}: ${d.words}`}
+          />
+        )}
+        {valve.toTrend && (
+          <Figure
+            label="hours until worn"
+            value={valve.toTrend.mid <= 0 ? "now" : valve.toTrend.mid.toFixed(1)}
+            note={
+              valve.toTrend.high <= 0
+                ? `${thouText(5, unit)} ${unitName(unit)} is passed`
+                : `${valve.toTrend.low.toFixed(1)} to ${valve.toTrend.high >= 1000 ? "1000 and more" : valve.toTrend.high.toFixed(1)}`
+            }
+          />
+        )}
+        {valve.toInterval !== undefined && (
+          <Figure
+            label="hours to its interval"
+            value={valve.toInterval.toFixed(1)}
+            note={valve.dueBefore ? `due before ${valve.dueBefore}` : ""}
+          />
+        )}
+      </div>
+      <Reasons reasons={valve.reasons} />
+    </div>
+  );
+}
+
+function Figure({ label, value, note }: { label: string; value: string; note: string }) {
+  return (
+    <div>
+      <p className="text-sm text-muted">{label}</p>
+      <p className="num text-4xl">{value}</p>
+      <p className="text-sm text-muted">{note}</p>
+    </div>
+  );
+}
+
+/** What asks for something stands by itself; the rest is one line. */
+function Reasons({ reasons }: { reasons: Schemas["LifterReason"][] }) {
+  const asking = reasons.filter((r) => r.asks !== "RUN");
+  const rest = reasons.filter((r) => r.asks === "RUN");
+  return (
+    <ul>
+      {asking.map((r) => (
+        <li key={r.words} className="font-semibold">
+          {r.asks === "CHANGE" ? "✕" : "!"} {r.words}
+        </li>
+      ))}
+      {rest.length > 0 && <li className="text-sm text-muted">{rest.map((r) => r.words).join(" · ")}</li>}
+    </ul>
+  );
+}

@@ -1,0 +1,77 @@
+import { describe, expect, it } from "vitest";
+import { figure, lifterFaces, lineOf, pressing, type ValveChain } from "./lifterFaces";
+
+function valve(position: string, change: Partial<ValveChain> = {}): ValveChain {
+  return {
+    position,
+    verdict: "RUN",
+    reasons: [{ kind: "INTERVAL", asks: "RUN", words: "12.0 h of its 40.0 h interval" }],
+    symptoms: [],
+    seen: [],
+    toInterval: 28,
+    lifter: undefined,
+    drift: {
+      position,
+      strength: "STEADY",
+      signal: "STEADY",
+      words: "as it was",
+      chance: { steady: 1, opening: 0, closing: 0, stepOpen: 0, stepTight: 0 },
+      sum: 0,
+      points: [
+        {
+          round: "r",
+          engineHours: 1,
+          ownThou: 0.4,
+          sdThou: 0.8,
+          pathThou: 0.4,
+          up: 0,
+          down: 0,
+          stepped: 0,
+        },
+      ],
+    },
+    ...change,
+  } as ValveChain;
+}
+
+const drifting = valve("5E", {
+  drift: {
+    ...valve("5E").drift,
+    strength: "FINDING",
+    signal: "OPENING",
+    words: "opening 1.2 thou an hour",
+  },
+});
+
+describe("the plan of lifters", () => {
+  it("shows which way the lash goes by a mark of its own", () => {
+    expect(lifterFaces([drifting, valve("1I")], "drift", "thou")).toEqual({
+      "5E": { text: "+0.4", mark: "WIDE" },
+      "1I": { text: "+0.4", mark: "IN" },
+    });
+  });
+
+  it("says nothing where nothing could be compared", () => {
+    const unread = valve("1I", { drift: { ...valve("1I").drift, strength: "UNKNOWN", points: [] } });
+    expect(lifterFaces([unread], "drift", "thou")["1I"]).toEqual({ text: "–", mark: undefined });
+  });
+
+  it("shows millimetres to those who read them", () => {
+    expect(figure(drifting, "drift", "mm")).toBe("+0.01");
+  });
+
+  it("puts a drift before a lifter to watch, and a lifter over its interval before one to watch", () => {
+    const watched = valve("6I", { verdict: "WATCH" });
+    const over = valve("3I", { verdict: "CHANGE" });
+    expect(pressing([watched, valve("1I"), over, drifting]).map((v) => v.position)).toEqual([
+      "5E",
+      "3I",
+      "6I",
+    ]);
+  });
+
+  it("lets the drift speak before the hours", () => {
+    expect(lineOf(drifting)).toBe("lash opening 1.2 thou an hour");
+    expect(lineOf(valve("1I"))).toContain("interval");
+  });
+});
