@@ -31,14 +31,21 @@ const rootRoute = createRootRoute({ component: Shell, notFoundComponent: NotFoun
 const at = <P extends string>(path: P, component: () => React.ReactNode) =>
   createRoute({ getParentRoute: () => rootRoute, path, component });
 
-/** Pages that may open at one valve: ?valve=3E. */
+interface ValveSearch {
+  valve?: string;
+  pass?: string;
+}
+
+/** Pages that may open at one valve, or in one pass of an inspection: ?valve=3E&pass=lifters. */
 const atValve = <P extends string>(path: P, component: () => React.ReactNode) =>
   createRoute({
     getParentRoute: () => rootRoute,
     path,
     component,
-    validateSearch: (search: Record<string, unknown>): { valve?: string } =>
-      typeof search.valve === "string" ? { valve: search.valve } : {},
+    validateSearch: (search: Record<string, unknown>): ValveSearch => ({
+      ...(typeof search.valve === "string" && { valve: search.valve }),
+      ...(typeof search.pass === "string" && { pass: search.pass }),
+    }),
   });
 
 const routeTree = rootRoute.addChildren([

@@ -267,3 +267,11 @@ export const engineReadiness = (engineId: string) =>
     queryKey: ["engines", engineId, "readiness"],
     queryFn: () => answered(api.GET("/api/engines/{id}/readiness", { params: { path: { id: engineId } } })),
   });
+
+/** The dial's live reading, asked for while it is looked at. */
+export const dial = (live: boolean) =>
+  queryOptions({
+    queryKey: ["dial"],
+    queryFn: () => answered(api.GET("/api/dial")),
+    refetchInterval: (q) => (live && q.state.data?.connected ? 250 : false),
+  });

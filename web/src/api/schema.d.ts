@@ -580,6 +580,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["dial"];
+        put: operations["connectDial"];
+        post?: never;
+        delete: operations["letDialGo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dial/place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["standDial"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/chain-changes/{id}": {
         parameters: {
             query?: never;
@@ -2868,6 +2900,20 @@ export interface components {
         TakenIn: {
             /** Format: uuid */
             id: string;
+        };
+        DialNow: {
+            connected: boolean;
+            name?: string;
+            address?: string;
+            /** Format: double */
+            liftIn: number;
+            steady: boolean;
+            trouble?: string;
+            suggested?: string;
+            serialPorts: string[];
+        };
+        DialAt: {
+            place: string;
         };
         NotebookPreview: {
             /** Format: int32 */
@@ -5345,6 +5391,94 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TakenIn"];
+                };
+            };
+        };
+    };
+    dial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DialNow"];
+                };
+            };
+        };
+    };
+    connectDial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Connection"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DialNow"];
+                };
+            };
+        };
+    };
+    letDialGo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DialNow"];
+                };
+            };
+        };
+    };
+    standDial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DialAt"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DialNow"];
                 };
             };
         };

@@ -1,14 +1,12 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { answered, api, type Schemas } from "../../api/client";
 import { tester as testerQuery } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
-import { Choice } from "../../ui/Choice";
-import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
-import { Sheet } from "../../ui/Sheet";
 import { loadText } from "../../units/load";
+import { ConnectSheet } from "./ConnectSheet";
 
 /** A poll that was on its way while the tester was moved may still bring the place before, ms. */
 const ON_ITS_WAY = 300;
@@ -42,6 +40,7 @@ interface LivePartProps {
 export function LivePart({ now, onTake }: LivePartProps) {
   const { unit } = useSettings();
   const [asking, setAsking] = useState(false);
+  const queries = useQueryClient();
   if (!now) return null;
   return (
     <div className="grid gap-2">
@@ -70,57 +69,16 @@ export function LivePart({ now, onTake }: LivePartProps) {
           Connect a tester
         </Button>
       )}
-      {asking && <Connect now={now} onClose={() => setAsking(false)} />}
+      {asking && (
+        <ConnectSheet
+          noun="tester"
+          suggested={now.suggested}
+          serialPorts={now.serialPorts}
+          connect={(to) => answered(api.PUT("/api/tester", { body: to }))}
+          onConnected={(t) => queries.setQueryData(testerQuery(true).queryKey, t)}
+          onClose={() => setAsking(false)}
+        />
+      )}
     </div>
-  );
-}
-
-function Connect({ now, onClose }: { now: Schemas["TesterNow"]; onClose: () => void }) {
-  const queries = useQueryClient();
-  const [wire, setWire] = useState<"TCP" | "SERIAL">("TCP");
-  const [address, setAddress] = useState(now.suggested ?? "");
-  const connect = useMutation({
-    mutationFn: () => answered(api.PUT("/api/tester", { body: { wire, address } })),
-    onSuccess: (t) => {
-      queries.setQueryData(testerQuery(true).queryKey, t);
-      onClose();
-    },
-  });
-  return (
-    <Sheet open onClose={onClose} title="Connect a tester">
-      <form
-        className="grid gap-3"
-        onSubmit={(e) => {
-          e.preventDefault();
-          connect.mutate();
-        }}
-      >
-        <Choice
-          label="How it is wired"
-          value={wire}
-          onChange={setWire}
-          options={[
-            ["TCP", "network"],
-            ["SERIAL", "serial port"],
-          ]}
-        />
-        <Field
-          label={wire === "TCP" ? "Address, host:port" : "Port"}
-          value={address}
-          onChange={(e) => setAddress(e.target.value)}
-          hint={
-            wire === "SERIAL"
-              ? now.serialPorts.length > 0
-                ? `ports here: ${now.serialPorts.join(", ")}`
-                : "no serial port was found on the machine Shim runs on"
-              : undefined
-          }
-          error={connect.error?.message}
-        />
-        <Button look="now" type="submit">
-          Connect
-        </Button>
-      </form>
-    </Sheet>
   );
 }

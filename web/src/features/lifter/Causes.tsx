@@ -78,7 +78,7 @@ function Suspect({ cause }: { cause: Story["causes"][number] }) {
       </summary>
       <ul className="pb-2 text-sm">
         {cause.saysFor.map((w) => (
-          <li key={w}>＋ {w}</li>
+          <li key={w}>+ {w}</li>
         ))}
         {cause.saysAgainst.map((w) => (
           <li key={w} className="text-muted">

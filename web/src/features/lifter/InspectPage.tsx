@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { Link, useParams, useSearch } from "@tanstack/react-router";
+import { Link, useNavigate, useParams, useSearch } from "@tanstack/react-router";
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import { engineLifters, looks as looksQuery } from "../../api/queries";
@@ -22,7 +22,15 @@ export function InspectPage() {
 function Loaded({ engine }: { engine: Schemas["EngineView"] }) {
   const known = useQuery(engineLifters(engine.id));
   const looks = useQuery(looksQuery());
-  const [pass, setPass] = useState<Pass>();
+  const search = useSearch({ from: "/engines/$id/inspect" });
+  const navigate = useNavigate();
+  const pass = PASSES.find((p) => p.id === search.pass);
+  const setPass = (next: Pass | undefined) =>
+    void navigate({
+      to: "/engines/$id/inspect",
+      params: { id: engine.id },
+      search: { ...search, pass: next?.id },
+    });
   const error = known.error ?? looks.error;
   if (error) return <Problem error={error} />;
   if (!known.data || !looks.data) return <Waiting />;
@@ -122,7 +130,7 @@ function Inspection({ engine, known, looks, pass, onDone }: InspectionProps) {
     }),
   );
   return (
-    <div className="grid flex-1 gap-3 p-3 min-[900px]:grid-cols-[minmax(240px,320px)_1fr]">
+    <div className="grid flex-1 gap-3 p-3 min-[900px]:grid-cols-[minmax(240px,320px)_1fr] min-[900px]:grid-rows-[1fr_auto]">
       <section
         className="scribed flex flex-col gap-2 rounded p-3 max-[899px]:max-h-64"
         aria-label="Valve plan"

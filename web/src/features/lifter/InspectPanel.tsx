@@ -6,7 +6,7 @@ import { Button, buttonClass } from "../../ui/Button";
 import { Keypad } from "../../ui/Keypad";
 import { Notice } from "../../ui/Notice";
 import { useNarrow } from "../../ui/useNarrow";
-import { DialPart } from "./DialPart";
+import { DialPart, useDial } from "./DialPart";
 import { graded, placeOf, type Question, readFigure } from "./inspectFlow";
 import { LEVELS } from "./levels";
 import { type Seen, useSeen } from "./useSeen";
@@ -36,6 +36,8 @@ export function InspectPanel(props: InspectPanelProps) {
   const [trouble, setTrouble] = useState<string>();
   const { look } = question;
   const figure = look.unit !== "";
+  const lobe = look.look === "LOBE_LIFT";
+  const dial = useDial(lobe ? question.valve : undefined);
 
   useEffect(() => {
     (figure ? box.current : panel.current)?.focus();
@@ -74,6 +76,8 @@ export function InspectPanel(props: InspectPanelProps) {
     if (e.ctrlKey || e.metaKey || e.altKey) return;
     if (figure && e.key === "Enter") enter();
     else if (word && !see.isPending) void keep({ grade: word });
+    else if (lobe && text === "" && e.key.toLowerCase() === "t" && dial?.steady)
+      void keep({ liftIn: dial.liftIn });
     else if (text === "" && e.key === "ArrowRight") onPlace(1);
     else if (text === "" && e.key === "ArrowLeft") onPlace(-1);
     else if (text === "" && e.key === "ArrowUp") onBack();
@@ -126,11 +130,11 @@ export function InspectPanel(props: InspectPanelProps) {
             <Keypad
               onKey={(k) => setText(k === "⌫" ? text.slice(0, -1) : text + k)}
               onEnter={enter}
-              of="gap"
+              of={look.look === "GUIDE_GAP" ? "gap" : "load"}
             />
           )}
-          {look.look === "LOBE_LIFT" && (
-            <DialPart valve={question.valve ?? ""} onTake={(liftIn) => void keep({ liftIn })} />
+          {lobe && (
+            <DialPart valve={question.valve ?? ""} now={dial} onTake={(liftIn) => void keep({ liftIn })} />
           )}
         </div>
       )}
@@ -141,7 +145,7 @@ export function InspectPanel(props: InspectPanelProps) {
             type="button"
             disabled={see.isPending}
             onClick={() => void keep({ grade: g.word })}
-            className={`flex min-h-18 items-center gap-4 rounded border bg-raised px-4 py-2 text-left hover:border-line ${i === 0 && !figure ? "border-2 border-accent" : "border-hair"}`}
+            className={`flex min-h-20 items-center gap-4 rounded border bg-raised px-4 py-2 text-left hover:border-line ${i === 0 && !figure ? "border-2 border-accent" : "border-hair"}`}
           >
             {!figure && <span className="num w-6 text-2xl text-muted">{i + 1}</span>}
             <span className={`text-3xl ${LEVELS[g.level].tone}`} aria-hidden>
@@ -182,7 +186,9 @@ export function InspectPanel(props: InspectPanelProps) {
         {figure
           ? look.look === "GUIDE_GAP"
             ? "5/6 ⏎: both sides · ← → next place"
-            : "figure ⏎ · ← → next place"
+            : lobe && dial?.connected
+              ? "T takes the dial · figure ⏎ · ← → next place"
+              : "figure ⏎ · ← → next place"
           : "⏎ or 1: the good one · 2 to 4 · ← → next place · K skip"}
       </p>
     </section>

@@ -34,6 +34,20 @@ export function ValveStory({ engineId, valve, drift, known }: ValveStoryProps) {
   return (
     <section className="scribed grid gap-4 rounded p-4" aria-label={`Valve ${valve}`}>
       <Head valve={story.valve} />
+      {story.looks.length > 0 && (
+        <p className="text-lg">
+          <span className="text-muted">Check first: </span>
+          {story.looks.slice(0, 4).map((l, i) => (
+            <span key={l.look.look}>
+              {i > 0 && ", then "}
+              <strong className={i === 0 ? "text-accent" : ""}>{l.look.title}</strong>
+            </span>
+          ))}{" "}
+          <a href="#causes" className="ml-2">
+            why
+          </a>
+        </p>
+      )}
       {see.error && <Notice tone="stop">{see.error.message}</Notice>}
       {d.points.length > 0 && (
         <div>
@@ -41,6 +55,7 @@ export function ValveStory({ engineId, valve, drift, known }: ValveStoryProps) {
           <SumChart drift={d} watchAt={drift.watchAt} findingAt={drift.findingAt} />
         </div>
       )}
+      <div id="causes" />
       <Causes story={story} busy={see.isPending} onSeen={(seen) => see.mutate({ seen })} />
       {story.all.length + story.cylinder.length + story.engine.length > 0 && (
         <div>

@@ -49,6 +49,10 @@ class DemoData implements ApplicationRunner {
           "Fenmoor Night",
           "Stonegate Sprint",
           "Harrow Top");
+
+  /** The exhaust whose lobe begins to go. */
+  static final String OPENING = "5E";
+
   private static final int DAYS_BETWEEN = 16;
 
   private final Engines engines;
@@ -110,7 +114,7 @@ class DemoData implements ApplicationRunner {
     Truth truth =
         new Truth(
             Map.of(ValveKind.INTAKE, -0.0055, ValveKind.EXHAUST, -0.0065),
-            List.of(new Fault(Position.parse("5E"), 6.2, 0.0014)));
+            List.of(new Fault(Position.parse(OPENING), 6.2, 0.0014)));
     List<RoundPlan> plans =
         List.of(
             new RoundPlan(0.0, HeatState.COLD, "KV", 0),

@@ -1,5 +1,6 @@
 package shim.app.demo;
 
+import java.io.IOException;
 import java.time.Instant;
 import java.util.List;
 import java.util.Random;
@@ -8,6 +9,7 @@ import java.util.function.DoubleFunction;
 import java.util.function.Function;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
+import shim.app.device.Dial;
 import shim.app.engine.Engines;
 import shim.app.lifter.Inspections;
 import shim.app.lifter.LifterRules;
@@ -31,12 +33,15 @@ class DemoLifters {
   private final Lifters lifters;
   private final LifterRules rules;
   private final Inspections inspections;
+  private final Dial dial;
 
-  DemoLifters(Engines engines, Lifters lifters, LifterRules rules, Inspections inspections) {
+  DemoLifters(
+      Engines engines, Lifters lifters, LifterRules rules, Inspections inspections, Dial dial) {
     this.engines = engines;
     this.lifters = lifters;
     this.rules = rules;
     this.inspections = inspections;
+    this.dial = dial;
   }
 
   /** Where things are and when they were. */
@@ -51,6 +56,31 @@ class DemoLifters {
     set(night, Lifter.ROLLER_HYDRAULIC, "H", "hydraulic rollers", 31, true, season);
     looks(v8, night, season);
     survey(four, season);
+    connect(v8);
+  }
+
+  /** A dial over the hill V8's valves: all lobes about full, one short by what its lash opened. */
+  private void connect(UUID v8) {
+    Engine engine = engines.get(v8).engine();
+    Random random = new Random(29);
+    try {
+      SimulatedInstrument simulated =
+          new SimulatedInstrument(
+              new SimulatedInstrument.Nature(
+                  "DIAL indicator, simulated",
+                  "LIFT %.4f in",
+                  0.0002,
+                  (place, height) -> {
+                    Position p = Position.parse(place);
+                    double worn = place.equals(DemoData.OPENING) ? 0.0055 : 0.001;
+                    return LobeSurvey.wantedIn(engine, p.kind()).orElse(0.0)
+                        - worn
+                        + random.nextGaussian() * 0.0003;
+                  }));
+      dial.suggest(simulated.address());
+    } catch (IOException e) {
+      throw new IllegalStateException("the simulated dial could not start", e);
+    }
   }
 
   private void set(

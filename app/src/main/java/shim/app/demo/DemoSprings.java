@@ -380,8 +380,8 @@ class DemoSprings {
 
   private void connect(SpringSeason season, SpringType type) {
     try {
-      SimulatedTester simulated =
-          new SimulatedTester(
+      SimulatedInstrument simulated =
+          SimulatedTester.holding(
               (place, height) -> {
                 if (place.equals("CHECK")) {
                   return CHECK_LBF;

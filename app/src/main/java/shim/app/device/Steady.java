@@ -2,17 +2,27 @@ package shim.app.device;
 
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.function.DoubleUnaryOperator;
 
-/** When a live load may be taken: the last readings lie close together. */
+/** When a live figure may be taken: the last readings lie close together. */
 final class Steady {
   private static final int READINGS = 8;
-  private static final double CLOSE = 0.006;
-  private static final double LEAST_LBF = 5;
 
+  private final DoubleUnaryOperator close;
+  private final double least;
   private final Deque<Double> last = new ArrayDeque<>();
 
-  void add(double lbf) {
-    last.addLast(lbf);
+  /**
+   * @param close how far apart they may lie, by the highest of them
+   * @param least nothing below this is a reading
+   */
+  Steady(DoubleUnaryOperator close, double least) {
+    this.close = close;
+    this.least = least;
+  }
+
+  void add(double figure) {
+    last.addLast(figure);
     if (last.size() > READINGS) {
       last.removeFirst();
     }
@@ -25,7 +35,7 @@ final class Steady {
   boolean steady() {
     double low = last.stream().mapToDouble(v -> v).min().orElse(0);
     double high = last.stream().mapToDouble(v -> v).max().orElse(0);
-    return last.size() == READINGS && low > LEAST_LBF && high - low <= CLOSE * high;
+    return last.size() == READINGS && low > least && high - low <= close.applyAsDouble(high);
   }
 
   double mean() {

@@ -54,6 +54,27 @@ class TesterTest {
         .hasValueSatisfying(s -> assertThat(((Spoken.Load) s).lbf()).isCloseTo(lbf, within(0.001)));
   }
 
+  @ParameterizedTest
+  @CsvSource({"LIFT 0.5921 in, 0.5921", "LIFT 0.5921, 0.5921", "lift 12.7 mm, 0.5"})
+  void liftsAreUnderstoodInTheirUnits(String line, double inch) {
+    assertThat(Spoken.parse(line))
+        .hasValueSatisfying(
+            s -> assertThat(((Spoken.Lift) s).inch()).isCloseTo(inch, within(1e-9)));
+  }
+
+  @Test
+  void aDialIsSteadyWithinAHairAndATesterTakesNoLift() {
+    Steady steady = new Steady(high -> 0.0008, 0.05);
+    for (int i = 0; i < 8; i++) {
+      steady.add(0.5921 + (i % 2) * 0.0006);
+    }
+    assertThat(steady.steady()).isTrue();
+    steady.add(0.5940);
+    assertThat(steady.steady()).isFalse();
+    assertThat(tester.figure(new Spoken.Lift(0.5))).isEmpty();
+    assertThat(new Dial().figure(new Spoken.Load(200))).isEmpty();
+  }
+
   @Test
   void aDecimalCommaAndANameAreUnderstood() {
     assertThat(Spoken.parse("LOAD 214,5 lbf")).contains(new Spoken.Load(214.5));
@@ -62,14 +83,23 @@ class TesterTest {
 
   @ParameterizedTest
   @ValueSource(
-      strings = {"", "LOAD", "LOAD heavy lbf", "LOAD 3 stone", "HEIGHT 1.9", "LOAD NaN lbf"})
+      strings = {
+        "",
+        "LOAD",
+        "LOAD heavy lbf",
+        "LOAD 3 stone",
+        "HEIGHT 1.9",
+        "LOAD NaN lbf",
+        "LIFT NaN in",
+        "LIFT 3 furlong"
+      })
   void whatIsNotOfTheProtocolIsPassedOver(String line) {
     assertThat(Spoken.parse(line)).isEqualTo(Optional.empty());
   }
 
   @Test
   void steadyIsWhenTheLastReadingsLieCloseTogether() {
-    Steady s = new Steady();
+    Steady s = new Steady(high -> 0.006 * high, 5);
     for (int i = 0; i < 7; i++) {
       s.add(214 + 0.1 * i);
     }

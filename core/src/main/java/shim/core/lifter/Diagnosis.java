@@ -21,7 +21,7 @@ public record Diagnosis(List<Suspect> causes, List<NextLook> looks) {
   private static final double RULED_OUT = 0.01;
 
   /** A look is worth making when it could move some cause's share by this. */
-  private static final double WORTH = 0.02;
+  private static final double WORTH = 0.06;
 
   /**
    * One cause.

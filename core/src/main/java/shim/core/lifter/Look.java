@@ -23,7 +23,7 @@ public enum Look {
   GUIDE_PLAY("valve in its guide", Where.VALVE, 3, "rock the valve an inch off its seat"),
   SPRING_HEIGHT(
       "installed height", Where.VALVE, 3, "against the height on record; grown, thou", "thou"),
-  LOBE_LIFT("lift at the valve", Where.VALVE, 5, "dial at zero lash; short of card, thou", "thou"),
+  LOBE_LIFT("lift at the valve", Where.VALVE, 5, "dial at zero lash, bar to full lift", "thou"),
   LEAK_DOWN_TIME("leak-down time", Where.VALVE, 8, "in the tester, under its load; s", "s"),
   PLUNGER("plunger", Where.VALVE, 4, "press it down, let it come"),
   WHEEL("wheel", Where.VALVE, 10, "lifter out: turn it under a light"),

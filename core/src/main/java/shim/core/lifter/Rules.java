@@ -14,7 +14,7 @@ final class Rules {
       """
       JAM_NUT | STEP_OPEN | ++ | a slipped nut is one step, then still
       JAM_NUT | STEP_TIGHT | ++ | a slipped nut is one step, then still
-      JAM_NUT | OPENING | - | a nut that slips a little every round is rare
+      JAM_NUT | OPENING | + | a nut can creep; the cheapest to rule out
       JAM_NUT | CLOSING | - | a nut that slips a little every round is rare
       JAM_NUT | JAM_NUT=tight | x | it holds
       JAM_NUT | JAM_NUT=moved | ++ | found loose

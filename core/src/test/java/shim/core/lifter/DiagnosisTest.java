@@ -39,7 +39,10 @@ class DiagnosisTest {
     Diagnosis d = of(EnumSet.of(Symptom.OPENING));
     assertThat(d.causes().get(0).cause()).isEqualTo(Cause.LOBE);
     List<Look> looks = d.looks().stream().map(Diagnosis.NextLook::look).toList();
-    assertThat(looks).containsSubsequence(Look.PUSHROD, Look.LOBE_LIFT, Look.WHEEL);
+    assertThat(looks)
+        .as("jam nut, pushrod tips, rocker, lift, lifter: domain order, common practice, no source")
+        .containsSubsequence(Look.JAM_NUT, Look.PUSHROD, Look.LOBE_LIFT, Look.WHEEL)
+        .contains(Look.ROCKER);
     assertThat(looks.stream().map(Look::minutes).toList()).isSorted();
     assertThat(share(d, Cause.SEAT)).isZero();
   }
