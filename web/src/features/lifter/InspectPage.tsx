@@ -9,6 +9,7 @@ import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
 import { Field } from "../../ui/Field";
+import { useNarrow } from "../../ui/useNarrow";
 import { InspectPanel } from "./InspectPanel";
 import { answer, nextPlace, PASSES, type Pass, type Question, questions } from "./inspectFlow";
 import { LEVELS } from "./levels";
@@ -91,6 +92,7 @@ interface InspectionProps {
 }
 
 function Inspection({ engine, known, looks, pass, onDone }: InspectionProps) {
+  const narrow = useNarrow();
   const { valve } = useSearch({ from: "/engines/$id/inspect" });
   const positions = engine.layout.banks.flatMap((b) => b.valves);
   const all = questions(pass, looks, positions, known.hydraulic);
@@ -130,7 +132,7 @@ function Inspection({ engine, known, looks, pass, onDone }: InspectionProps) {
     }),
   );
   return (
-    <div className="grid flex-1 gap-3 p-3 min-[900px]:grid-cols-[minmax(240px,320px)_1fr] min-[900px]:grid-rows-[1fr_auto]">
+    <div className="grid flex-1 gap-3 p-3 max-[899px]:content-start min-[900px]:grid-cols-[minmax(240px,320px)_1fr] min-[900px]:grid-rows-[1fr_auto]">
       <section
         className="scribed flex flex-col gap-2 rounded p-3 max-[899px]:max-h-64"
         aria-label="Valve plan"
@@ -143,6 +145,7 @@ function Inspection({ engine, known, looks, pass, onDone }: InspectionProps) {
         </p>
         <ValvePlan
           layout={engine.layout}
+          facing={narrow ? "left" : "up"}
           faces={faces}
           selected={question?.valve}
           onSelect={(v) =>

@@ -71,7 +71,9 @@ export function InspectPanel(props: InspectPanelProps) {
     else void keep(read.seen);
   };
   const key = (e: KeyboardEvent) => {
-    if (e.target instanceof HTMLElement && e.target.closest("[data-own-keys]")) return;
+    // Dialogs opened from here bubble through the tree of components, not of the page.
+    const at = e.target instanceof HTMLElement ? e.target : null;
+    if (!at || !panel.current?.contains(at) || at.closest("[data-own-keys]")) return;
     const word = figure ? undefined : graded(look, e.key);
     if (e.ctrlKey || e.metaKey || e.altKey) return;
     if (figure && e.key === "Enter") enter();

@@ -145,7 +145,7 @@ function Headline({ engineId, known, onValve }: HeadlineProps) {
                 <strong className="w-10 shrink-0 underline">{v.position}</strong>
                 <span className="min-w-0">
                   {lineOf(v)}
-                  {v.suspect && v.drift.strength === "FINDING" && (
+                  {v.suspect && (v.drift.strength === "FINDING" || v.symptoms.includes("NOISE")) && (
                     <span className="text-muted">; first suspect: {v.suspect}</span>
                   )}
                 </span>

@@ -33,7 +33,7 @@ export function ValveStory({ engineId, valve, drift, known }: ValveStoryProps) {
   const d = story.valve.drift;
   return (
     <section className="scribed grid gap-4 rounded p-4" aria-label={`Valve ${valve}`}>
-      <Head valve={story.valve} />
+      <Head valve={story.valve} hydraulic={known.hydraulic} />
       {story.looks.length > 0 && (
         <p className="text-lg">
           <span className="text-muted">Check first: </span>
@@ -81,7 +81,7 @@ export function ValveStory({ engineId, valve, drift, known }: ValveStoryProps) {
   );
 }
 
-function Head({ valve }: { valve: Schemas["ValveChain"] }) {
+function Head({ valve, hydraulic }: { valve: Schemas["ValveChain"]; hydraulic: boolean }) {
   const { unit } = useSettings();
   const d = valve.drift;
   const speaks = d.strength === "FINDING" || d.strength === "WATCH";
@@ -99,6 +99,13 @@ function Head({ valve }: { valve: Schemas["ValveChain"] }) {
           </span>
         )}
       </h2>
+      {d.strength === "UNKNOWN" && (
+        <p className="text-muted">
+          {hydraulic
+            ? "Hydraulic: the plunger hides wear, so its lash tells nothing."
+            : `Its lash: ${d.words}.`}
+        </p>
+      )}
       {speaks && <p className="text-lg font-semibold text-accent">Its lash is {d.words}.</p>}
       <div className="flex flex-wrap gap-x-8 gap-y-2">
         {speaks && d.thouPerHour && (

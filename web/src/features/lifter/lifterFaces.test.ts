@@ -70,6 +70,12 @@ describe("the plan of lifters", () => {
     ]);
   });
 
+  it("brings up a valve that ticks", () => {
+    const ticks = valve("4E", { symptoms: ["NOISE"] });
+    expect(pressing([valve("1I"), ticks])).toEqual([ticks]);
+    expect(lineOf(ticks)).toBe("ticks when hot");
+  });
+
   it("lets the drift speak before the hours", () => {
     expect(lineOf(drifting)).toBe("lash opening 1.2 thou an hour");
     expect(lineOf(valve("1I"))).toContain("interval");

@@ -55,7 +55,9 @@ export function lifterFaces(
 const VERDICTS = { CHANGE: 2, WATCH: 1, RUN: 0 } as const;
 const STRENGTHS = { FINDING: 3, WATCH: 1, STEADY: 0, UNKNOWN: 0 } as const;
 
-const weight = (v: ValveChain) => VERDICTS[v.verdict] + STRENGTHS[v.drift.strength];
+const noisy = (v: ValveChain) => v.symptoms.includes("NOISE");
+
+const weight = (v: ValveChain) => VERDICTS[v.verdict] + STRENGTHS[v.drift.strength] + (noisy(v) ? 1 : 0);
 
 /** Valves worth a look, most pressing first. */
 export function pressing(valves: ValveChain[]): ValveChain[] {
@@ -66,5 +68,7 @@ export function pressing(valves: ValveChain[]): ValveChain[] {
 export function lineOf(v: ValveChain): string {
   return v.drift.strength === "FINDING" || v.drift.strength === "WATCH"
     ? `lash ${v.drift.words}`
-    : (v.reasons[0]?.words ?? "");
+    : noisy(v)
+      ? "ticks when hot"
+      : (v.reasons[0]?.words ?? "");
 }

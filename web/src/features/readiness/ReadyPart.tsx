@@ -46,18 +46,17 @@ export function ReadyPart({ engineId }: { engineId: string }) {
   );
 }
 
-/** One line for a card: the state with its first reason. */
+/** One line for a card: the state, and which areas it comes from. */
 export function ReadyLine({ engineId }: { engineId: string }) {
   const ready = useQuery(engineReadiness(engineId)).data;
   if (!ready) return null;
-  const first = ready.reasons[0];
+  const from = ready.areas.filter((a) => a.state === ready.state && a.reasons > 0);
   return (
-    <p className="text-sm">
-      <span className={`font-semibold ${STATES[ready.state].tone}`}>
+    <p className={`font-semibold ${STATES[ready.state].tone}`}>
+      <Link to="/engines/$id" params={{ id: engineId }} className="no-underline hover:underline">
         {STATES[ready.state].shape} {STATES[ready.state].word}
-      </span>{" "}
-      {first && <ReasonLink engineId={engineId} reason={first} />}
-      {ready.reasons.length > 1 && <span className="text-muted"> and {ready.reasons.length - 1} more</span>}
+        {from.length > 0 && `: ${from.map((a) => AREAS[a.area].toLowerCase()).join(", ")}`}
+      </Link>
     </p>
   );
 }

@@ -151,6 +151,17 @@ final class Browser implements AutoCloseable {
     return this;
   }
 
+  /** Presses a key of the keypad on screen. */
+  Browser thumb(String key) {
+    By named = By.cssSelector("fieldset[aria-label=Keypad] button[aria-label='" + key + "']");
+    await(
+        () -> {
+          driver.findElement(named).click();
+          return true;
+        });
+    return this;
+  }
+
   /** Types on the keyboard into whatever has the focus. */
   Browser keys(CharSequence... keys) {
     new Actions(driver).sendKeys(keys).perform();
@@ -209,6 +220,14 @@ final class Browser implements AutoCloseable {
     return Boolean.TRUE.equals(
         script(
             "return document.activeElement?.id === 'figure'"
+                + " && !document.querySelector('[aria-busy=true]')"));
+  }
+
+  /** The panel with one-key answers has the keys, or its box has, and nothing is on its way. */
+  boolean panelIsReady() {
+    return Boolean.TRUE.equals(
+        script(
+            "return document.activeElement?.closest('[data-question]') !== null"
                 + " && !document.querySelector('[aria-busy=true]')"));
   }
 

@@ -155,7 +155,12 @@ class DemoJourneyTest {
             "/order-sheet",
             "/change",
             "/change-rules",
-            "/files")) {
+            "/files",
+            "/lifters",
+            "/lifters?valve=5E",
+            "/inspect",
+            "/inspect?pass=covers",
+            "/inspect?pass=lobes")) {
       views.add("/engines/" + v8 + view);
     }
     views.addAll(
@@ -214,6 +219,8 @@ class DemoJourneyTest {
             || view.startsWith("/tests")
             || view.startsWith("/jobs")
             || view.endsWith("/start")
+            || view.contains("/inspect?")
+            || view.contains("/lifters?")
             || view.endsWith("/pockets")
             || view.endsWith("/test")) {
           browser.size(800, 1280);
@@ -250,7 +257,7 @@ class DemoJourneyTest {
             "lash-history",
             "setting-order",
             "",
-            "set-up",
+            "",
             "start",
             "springs",
             "",
@@ -261,7 +268,12 @@ class DemoJourneyTest {
             "",
             "",
             "change-plan",
-            "change-rules",
+            "",
+            "",
+            "",
+            "lifter-story",
+            "",
+            "inspection",
             "",
             "round",
             "",
@@ -274,7 +286,7 @@ class DemoJourneyTest {
       if (names.get(i).isEmpty()) {
         continue;
       }
-      boolean upright = List.of("round", "bar", "spring-test").contains(names.get(i));
+      boolean upright = List.of("round", "bar", "spring-test", "inspection").contains(names.get(i));
       browser.size(upright ? 800 : 1280, upright ? 1280 : 800);
       browser.open(shim.url(views.get(i)));
       browser.theme(i % 2 == 0 ? "dark" : "light");

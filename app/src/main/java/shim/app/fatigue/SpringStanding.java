@@ -37,6 +37,7 @@ public class SpringStanding {
    *
    * @param words its first reason
    * @param readsLow it reads lower than its set or its limit
+   * @param tested it was read at least once
    * @param openLbf load it puts on the lifter's side of the valve at full lift, lbf
    */
   public record Standing(
@@ -45,6 +46,7 @@ public class SpringStanding {
       Verdict verdict,
       String words,
       boolean readsLow,
+      boolean tested,
       OptionalDouble openLbf) {}
 
   /** An engine's springs and events. */
@@ -76,6 +78,7 @@ public class SpringStanding {
         reasons.isEmpty() ? "" : reasons.get(0).words(),
         s.said().verdict() != Verdict.RUN
             && reasons.stream().anyMatch(r -> READS_LOW.contains(r.kind())),
+        s.said().tests() > 0,
         OptionalDouble.of(s.fit().openLbf()));
   }
 }

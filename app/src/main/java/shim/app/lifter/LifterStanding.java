@@ -8,6 +8,7 @@ import shim.app.lifter.LifterViews.ValveChain;
 import shim.core.drift.ValveDrift;
 import shim.core.engine.Position;
 import shim.core.fatigue.Verdict;
+import shim.core.lifter.Symptom;
 
 /** How an engine's lifters and the drift of its lash stand, for other features. */
 @Service
@@ -25,6 +26,7 @@ public class LifterStanding {
    * @param words the lifter's first reason
    * @param drift what the lash shows, in words
    * @param looked somebody has looked since
+   * @param noisy it ticks when hot
    */
   public record Standing(
       Position position,
@@ -32,7 +34,8 @@ public class LifterStanding {
       String words,
       ValveDrift.Strength strength,
       String drift,
-      boolean looked) {}
+      boolean looked,
+      boolean noisy) {}
 
   public List<Standing> of(UUID engineId) {
     return reader.engine(engineId).valves().stream().map(LifterStanding::standing).toList();
@@ -46,6 +49,7 @@ public class LifterStanding {
         v.reasons().isEmpty() ? "" : v.reasons().get(0).words(),
         v.drift().strength(),
         v.drift().words(),
-        begun != null && v.seen().stream().anyMatch(s -> s.engineHours() >= begun));
+        begun != null && v.seen().stream().anyMatch(s -> s.engineHours() >= begun),
+        v.symptoms().contains(Symptom.NOISE));
   }
 }

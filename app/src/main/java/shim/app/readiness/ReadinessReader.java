@@ -68,6 +68,9 @@ class ReadinessReader {
       items.add(item(Area.SPRINGS, State.READY_BUT, "no springs are on record", null));
       return;
     }
+    if (now.springs().stream().noneMatch(SpringStanding.Standing::tested)) {
+      items.add(item(Area.SPRINGS, State.READY_BUT, "its springs were never tested", null));
+    }
     now.springs().stream()
         .filter(s -> s.verdict() == Verdict.CHANGE)
         .forEach(
@@ -131,6 +134,14 @@ class ReadinessReader {
                 Area.LASH,
                 v.looked() ? State.READY_BUT : State.NOT_READY,
                 v.position() + "'s lash is " + v.drift() + (v.looked() ? "" : ": find out why"),
+                v.position()));
+      }
+      if (v.noisy()) {
+        items.add(
+            item(
+                Area.LIFTERS,
+                State.READY_BUT,
+                v.position() + " ticks when hot: find out why",
                 v.position()));
       }
       if (v.verdict() == Verdict.CHANGE) {

@@ -20,8 +20,11 @@ public record Diagnosis(List<Suspect> causes, List<NextLook> looks) {
   /** Below this a cause counts as ruled out. */
   private static final double RULED_OUT = 0.01;
 
-  /** A look is worth making when it could move some cause's share by this. */
-  private static final double WORTH = 0.06;
+  /** A look is worth making when it could move the shares by this part of what the best could. */
+  private static final double WORTH = 0.2;
+
+  /** And by at least this. */
+  private static final double LEAST = 0.02;
 
   /**
    * One cause.
@@ -126,11 +129,13 @@ public record Diagnosis(List<Suspect> causes, List<NextLook> looks) {
       if (!seen.containsKey(look)) {
         double gain = gain(look, symptoms, seen, shares);
         List<String> tells = tells(look, shares.keySet());
-        if (gain > WORTH && !tells.isEmpty()) {
+        if (gain > LEAST && !tells.isEmpty()) {
           result.add(new NextLook(look, tells, gain));
         }
       }
     }
+    double best = result.stream().mapToDouble(NextLook::gain).max().orElse(0);
+    result.removeIf(l -> l.gain() < WORTH * best);
     result.sort(
         Comparator.<NextLook>comparingInt(l -> l.look().minutes())
             .thenComparing(Comparator.comparingDouble(NextLook::gain).reversed()));
