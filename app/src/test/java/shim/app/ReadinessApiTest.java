@@ -1,0 +1,169 @@
+package shim.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+
+/** Ready, ready but, not ready: what each state of an engine's records makes of it. */
+class ReadinessApiTest extends ApiTest {
+  private static final List<String> VALVES =
+      List.of(
+          "1E", "1I", "3I", "3E", "5E", "5I", "7I", "7E", "2E", "2I", "4I", "4E", "6E", "6I", "8I",
+          "8E");
+  private String engine;
+
+  @BeforeEach
+  void anEngine() {
+    engine = engine(resource("v8.json"));
+  }
+
+  private static String id() {
+    return UUID.randomUUID().toString();
+  }
+
+  private MvcTestResult readiness() {
+    return get("/api/engines/" + engine + "/readiness");
+  }
+
+  private void words(String... words) {
+    assertThat(readiness()).hasStatusOk().bodyText().contains(words);
+  }
+
+  private void not(String words) {
+    assertThat(readiness()).bodyText().doesNotContain(words);
+  }
+
+  private String begin(double hours) {
+    String round = id();
+    assertThat(put("/api/rounds/" + round, start(engine, "HOT", hours))).hasStatusOk();
+    return round;
+  }
+
+  private void read(String round, String valve, String found, String left) {
+    String at = "/api/rounds/" + round + "/readings/";
+    assertThat(put(at + id(), entry(valve, "FOUND", found, "null"))).hasStatusOk();
+    if (left != null) {
+      assertThat(put(at + id(), entry(valve, "LEFT", left, "null"))).hasStatusOk();
+    }
+  }
+
+  private void sign(String round) {
+    assertThat(put("/api/rounds/" + round + "/signature", "{\"initials\":\"KV\"}")).hasStatusOk();
+  }
+
+  private void whole(double hours, String odd, String left) {
+    String round = begin(hours);
+    for (String v : VALVES) {
+      String target = v.endsWith("E") ? "0.020" : "0.018";
+      read(round, v, target, v.equals(odd) ? left : target);
+    }
+    sign(round);
+  }
+
+  @Test
+  void anOpenRoundIsNamedAndLinked() {
+    String round = begin(2);
+    words("a lash round is open", round, "no lash round is on record");
+    read(round, "1I", "0.018", "0.018");
+    words("a lash round is open");
+  }
+
+  @Test
+  void aWholeRoundLeavesNothingOfTheLash() {
+    whole(2, "", "");
+    not("lash round");
+    assertThat(readiness())
+        .bodyJson()
+        .extractingPath("$.areas[?(@.area=='LASH')].state")
+        .asArray()
+        .containsExactly("READY");
+  }
+
+  @Test
+  void aValveLeftOutOfToleranceOrUndoneIsNotReady() {
+    whole(2, "5I", "0.026");
+    words("5I was left undone or out of tolerance", "NOT_READY");
+    engine = engine(resource("v8.json"));
+    whole(2, "7E", null);
+    words("7E was left undone or out of tolerance");
+  }
+
+  @Test
+  void runningSinceTheLastRoundIsSaid() {
+    whole(2, "", "");
+    String run =
+        "{\"engineId\":\"%s\",\"name\":\"Run\",\"date\":\"2026-03-01\",\"plannedHours\":3,\"runHours\":3.5}";
+    assertThat(put("/api/events/" + id(), run.formatted(engine))).hasStatusOk();
+    words("it ran 1.5 h since the last lash round");
+  }
+
+  @Test
+  void theComingEventIsTheOneItIsAskedFor() {
+    String next =
+        "{\"engineId\":\"%s\",\"name\":\"Hill\",\"date\":\"2030-03-01\",\"plannedHours\":0.8}";
+    assertThat(put("/api/events/" + id(), next.formatted(engine))).hasStatusOk();
+    assertThat(readiness()).bodyJson().extractingPath("$.eventName").isEqualTo("Hill");
+    assertThat(readiness()).bodyJson().extractingPath("$.plannedHours").asNumber().isEqualTo(0.8);
+  }
+
+  @Test
+  void anOpenItemCountsUntilItIsPutRight() {
+    String item = id();
+    String at = "/api/engines/" + engine + "/open-items/" + item;
+    String body =
+        "{\"kind\":\"STAND_IN\",\"words\":\"odd retainer at 4I until the new one comes\",\"hand\":\"KV\"}";
+    assertThat(put(at, body)).hasStatus2xxSuccessful();
+    words("odd retainer at 4I");
+    assertThat(put(at + "/closed", "{\"hand\":\"KV\",\"why\":\"new one in\"}"))
+        .hasStatus2xxSuccessful();
+    not("odd retainer");
+  }
+
+  @Test
+  void aLifterToWatchIsReadyButAndABadOneIsNot() {
+    String seen =
+        "{\"engineId\":\"%s\",\"engineHours\":1,\"hand\":\"KV\",\"valve\":\"3I\",\"look\":\"WHEEL\",\"grade\":\"%s\"}";
+    assertThat(put("/api/inspections/" + id(), seen.formatted(engine, "rough"))).hasStatus(204);
+    words("lifters to watch: 3I", "READY_BUT");
+    assertThat(put("/api/inspections/" + id(), seen.formatted(engine, "pitted"))).hasStatus(204);
+    words("3I's lifter: wheel pitted", "NOT_READY");
+    assertThat(readiness()).bodyJson().extractingPath("$.reasons[0].position").isEqualTo("3I");
+  }
+
+  @Test
+  void aTickIsAskedAbout() {
+    String seen =
+        "{\"engineId\":\"%s\",\"engineHours\":1,\"hand\":\"KV\",\"valve\":\"4E\",\"look\":\"TICK_HOT\",\"grade\":\"%s\"}";
+    assertThat(put("/api/inspections/" + id(), seen.formatted(engine, "ticks"))).hasStatus(204);
+    words("4E ticks when hot: find out why");
+    assertThat(put("/api/inspections/" + id(), seen.formatted(engine, "quiet"))).hasStatus(204);
+    not("4E ticks");
+  }
+
+  @Test
+  void springsThatWereNeverTestedAreSaid() {
+    words("no springs are on record");
+    String type = id();
+    assertThat(
+            put(
+                "/api/spring-types/" + type,
+                "{\"name\":\"R\",\"loads\":[{\"heightIn\":1.95,\"loadLbf\":220},{\"heightIn\":1.3,\"loadLbf\":505}],\"bindIn\":1.18}"))
+        .hasStatusOk();
+    String set =
+        "{\"typeId\":\"%s\",\"setName\":\"A\",\"engineHours\":0,\"hoursBefore\":0,\"hand\":\"KV\"}";
+    assertThat(put("/api/engines/" + engine + "/spring-sets/" + id(), set.formatted(type)))
+        .hasStatus2xxSuccessful();
+    words("its springs were never tested");
+    not("no springs are on record");
+  }
+
+  @Test
+  void anEngineThatIsNotHereIsNotFound() {
+    assertThat(get("/api/engines/" + id() + "/readiness")).hasStatus(404);
+    assertThat(get("/api/engines/" + engine + "/valves/9E/story")).hasStatus(404);
+  }
+}
