@@ -226,6 +226,64 @@ class LifterApiTest extends ApiTest {
         .contains("between 1 and 5000");
   }
 
+  /** Hours go with the lifter, whichever engine it ran in. */
+  @Test
+  void aLifterMovedToAnotherEngineKeepsItsHours() {
+    String a = lifter("A", 10);
+    String fitting = id();
+    assertThat(fit(fitting, a, "1I", 0)).hasStatus(204);
+    assertThat(removal(fitting, -1, "early")).hasStatus(422);
+    assertThat(removal(fitting, 6, "moved")).hasStatus(204);
+    String first = engine;
+    engine = engine(resource("v8.json"));
+    assertThat(fit(id(), a, "8E", 0)).hasStatus(204);
+    ran(2.5);
+    assertThat(get(lifters()))
+        .bodyJson()
+        .extractingPath("$.valves[?(@.position=='8E')].lifter.hours")
+        .asArray()
+        .containsExactly(18.5);
+    assertThat(get("/api/engines/" + first + "/valves/1I/story"))
+        .bodyJson()
+        .extractingPath("$.lives[0].toHours")
+        .isEqualTo(6.0);
+    assertThat(get("/api/engines/" + first + "/lifters"))
+        .bodyText()
+        .doesNotContain("\"mark\":\"A\"");
+  }
+
+  private MvcTestResult removal(String fitting, double toHours, String why) {
+    return put(
+        "/api/lifter-fittings/" + fitting + "/removal",
+        """
+        {"toHours":%s,"scrapped":false,"hand":"KV","why":"%s"}"""
+            .formatted(toHours, why));
+  }
+
+  private void ran(double hours) {
+    String event =
+        """
+        {"engineId":"%s","name":"Run","date":"2026-03-01","plannedHours":3,"runHours":%s}""";
+    assertThat(put("/api/events/" + id(), event.formatted(engine, hours))).hasStatusOk();
+  }
+
+  /** What was seen of the lifter before says nothing of the one that is in now. */
+  @Test
+  void anotherLifterIsNotJudgedByTheFindingsOfTheOneBefore() {
+    String fitting = id();
+    assertThat(fit(fitting, lifter("A", 10), "3E", 0)).hasStatus(204);
+    assertThat(see("\"valve\":\"3E\",\"look\":\"WHEEL\",\"grade\":\"pitted\"")).hasStatus(204);
+    assertThat(verdict("3E")).isEqualTo("CHANGE");
+    assertThat(removal(fitting, 3, "wheel")).hasStatus(204);
+    assertThat(fit(id(), lifter("B", 0), "3E", 3)).hasStatus(204);
+    assertThat(verdict("3E")).isEqualTo("RUN");
+    assertThat(get(lifters())).bodyJson().extractingPath("$.shelf[0].mark").isEqualTo("A");
+  }
+
+  private String verdict(String valve) {
+    return text(get(lifters()), "$.valves[?(@.position=='" + valve + "')].verdict");
+  }
+
   @Test
   void findingsAreGradedAndPlacedAndRefusedInWords() {
     assertThat(see("\"valve\":\"1I\",\"look\":\"WHEEL\",\"grade\":\"fuzzy\""))
