@@ -3105,7 +3105,7 @@ export interface components {
         };
         Suspect: {
             /** @enum {string} */
-            cause: "JAM_NUT" | "PUSHROD_TIPS" | "PUSHROD_BENT" | "ROCKER" | "LIFTER" | "PLUNGER" | "LOBE" | "SEAT" | "VALVE_HEAD" | "STUD" | "LOCKS" | "GEOMETRY" | "SPRING" | "READING";
+            cause: "JAM_NUT" | "PUSHROD_TIPS" | "PUSHROD_BENT" | "ROCKER" | "LIFTER" | "PLUNGER" | "LOBE" | "SEAT" | "VALVE_HEAD" | "GUIDE" | "STUD" | "LOCKS" | "GEOMETRY" | "SPRING" | "READING";
             /** Format: double */
             share: number;
             ruledOut: boolean;

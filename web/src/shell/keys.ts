@@ -48,6 +48,7 @@ export const KEYS: { title: string; keys: [key: string, does: string][] }[] = [
     keys: [
       ["⏎ or 1", "the good one, on to the next look"],
       ["2 3 4", "the other findings, in their order on screen"],
+      ["G", "all good at this place, on to the next"],
       ["5/6 ⏎", "guide plate: gap on both sides"],
       ["← →", "the place before, the next place"],
       ["K, U", "skip; take the finding back"],

@@ -60,7 +60,7 @@ export function EndPage() {
             </Link>
           </header>
           <OpenSprings roundId={round.id} />
-          <FirstLooks story={round.story} hydraulic={round.hydraulic} />
+          <FirstLooks engineId={round.engineId} story={round.story} hydraulic={round.hydraulic} />
           <Adjusted round={round} />
           {round.swaps && <Swaps swaps={round.swaps} />}
           <SignOff round={round} />
@@ -90,7 +90,13 @@ function OpenSprings({ roundId }: { roundId: string }) {
 
 const TONE = { FIRST: "stop", SOON: "care", KNOW: "know" } as const;
 
-function FirstLooks({ story, hydraulic }: { story: Schemas["RoundStory"]; hydraulic: boolean }) {
+interface FirstLooksProps {
+  engineId: string;
+  story: Schemas["RoundStory"];
+  hydraulic: boolean;
+}
+
+function FirstLooks({ engineId, story, hydraulic }: FirstLooksProps) {
   const open = story.first.filter((l) => !l.words.endsWith("was not done"));
   const notDone = story.first.length - open.length;
   return (
@@ -98,6 +104,16 @@ function FirstLooks({ story, hydraulic }: { story: Schemas["RoundStory"]; hydrau
       {open.map((l) => (
         <Notice key={l.words} tone={TONE[l.weight]}>
           {l.words}
+          {l.position && (
+            <Link
+              to="/engines/$id/lifters"
+              params={{ id: engineId }}
+              search={{ valve: l.position }}
+              className="ml-2 whitespace-nowrap"
+            >
+              all its rounds
+            </Link>
+          )}
         </Notice>
       ))}
       {notDone > 0 && <Notice tone="care">{notDone} valves are not done yet.</Notice>}

@@ -11,7 +11,7 @@ import { Button, buttonClass } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { useNarrow } from "../../ui/useNarrow";
 import { InspectPanel } from "./InspectPanel";
-import { answer, nextPlace, PASSES, type Pass, type Question, questions } from "./inspectFlow";
+import { answer, nextPlace, PASSES, type Pass, placeOf, type Question, questions } from "./inspectFlow";
 import { LEVELS } from "./levels";
 
 /** Inspection at the car: one look, one place, one key. */
@@ -167,6 +167,7 @@ function Inspection({ engine, known, looks, pass, onDone }: InspectionProps) {
           engineHours={known.engineHours}
           question={question}
           before={answered(question)}
+          openHere={all.filter((q) => placeOf(q) === placeOf(question) && !answered(q))}
           last={at === all.length - 1}
           onNext={() => (at === all.length - 1 ? onDone() : setAt(at + 1))}
           onPlace={(by) => setAt(nextPlace(all, at, by))}

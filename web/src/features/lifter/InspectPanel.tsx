@@ -16,6 +16,8 @@ interface InspectPanelProps {
   engineHours: number;
   question: Question;
   before?: Schemas["SeenView"];
+  /** Every look still open at this place, this one included. */
+  openHere: Question[];
   last: boolean;
   onNext: () => void;
   onPlace: (by: 1 | -1) => void;
@@ -24,7 +26,7 @@ interface InspectPanelProps {
 
 /** One look at one place: its grades by one key or a thumb, or its figure. */
 export function InspectPanel(props: InspectPanelProps) {
-  const { engineId, engineHours, question, before, last, onNext, onPlace, onBack } = props;
+  const { engineId, engineHours, question, before, openHere, last, onNext, onPlace, onBack } = props;
   const { unit } = useSettings();
   const narrow = useNarrow();
   const { see, unsee } = useSeen(engineId, engineHours);
@@ -36,6 +38,7 @@ export function InspectPanel(props: InspectPanelProps) {
   const [trouble, setTrouble] = useState<string>();
   const { look } = question;
   const figure = look.unit !== "";
+  const several = openHere.length > 1;
   const lobe = look.look === "LOBE_LIFT";
   const dial = useDial(lobe ? question.valve : undefined);
 
@@ -63,6 +66,25 @@ export function InspectPanel(props: InspectPanelProps) {
       );
     }
   };
+  /** The whole place is good: every look still open there, by one key. */
+  const allGood = async () => {
+    setTrouble(undefined);
+    try {
+      for (const q of openHere) {
+        await see.mutateAsync({
+          seen: {
+            look: q.look.look,
+            valve: q.valve,
+            cylinder: q.cylinder,
+            grade: q.look.grades[0].word,
+          },
+        });
+      }
+      onPlace(1);
+    } catch (e) {
+      setTrouble(e instanceof Error ? e.message : "");
+    }
+  };
   const enter = () => {
     if (see.isPending) return;
     if (text.trim() === "") return setTrouble(`a figure in ${unitOf(question, unit)}, or one of the words`);
@@ -80,6 +102,7 @@ export function InspectPanel(props: InspectPanelProps) {
     else if (word && !see.isPending) void keep({ grade: word });
     else if (lobe && text === "" && e.key.toLowerCase() === "t" && dial?.steady)
       void keep({ liftIn: dial.liftIn });
+    else if (text === "" && e.key.toLowerCase() === "g" && several && !see.isPending) void allGood();
     else if (text === "" && e.key === "ArrowRight") onPlace(1);
     else if (text === "" && e.key === "ArrowLeft") onPlace(-1);
     else if (text === "" && e.key === "ArrowUp") onBack();
@@ -147,7 +170,7 @@ export function InspectPanel(props: InspectPanelProps) {
             type="button"
             disabled={see.isPending}
             onClick={() => void keep({ grade: g.word })}
-            className={`flex min-h-20 items-center gap-4 rounded border bg-raised px-4 py-2 text-left hover:border-line ${i === 0 && !figure ? "border-2 border-accent" : "border-hair"}`}
+            className={`flex min-h-20 items-center max-[899px]:min-h-28 gap-4 rounded border bg-raised px-4 py-2 text-left hover:border-line ${i === 0 && !figure ? "border-2 border-accent" : "border-hair"}`}
           >
             {!figure && <span className="num w-6 text-2xl text-muted">{i + 1}</span>}
             <span className={`text-3xl ${LEVELS[g.level].tone}`} aria-hidden>
@@ -155,7 +178,10 @@ export function InspectPanel(props: InspectPanelProps) {
             </span>
             <span className="min-w-0">
               <span className="block text-2xl font-semibold">{g.word}</span>
-              <span className="text-sm text-muted">{g.means}</span>
+              <span className="text-sm text-muted">
+                {g.means}
+                {g.todo && g.level !== "GOOD" && ` → ${g.todo}`}
+              </span>
             </span>
           </button>
         ))}
@@ -182,6 +208,11 @@ export function InspectPanel(props: InspectPanelProps) {
           />
         </label>
         {before && <Button onClick={() => unsee.mutate(before.id)}>Take back (U)</Button>}
+        {several && (
+          <Button onClick={() => void allGood()} disabled={see.isPending}>
+            All good at {placeOf(question)} (G)
+          </Button>
+        )}
         <Button onClick={onNext}>{last ? "End" : "Skip (K)"}</Button>
       </div>
       <p className="text-sm text-muted">
@@ -191,7 +222,7 @@ export function InspectPanel(props: InspectPanelProps) {
             : lobe && dial?.connected
               ? "T takes the dial · figure ⏎ · ← → next place"
               : "figure ⏎ · ← → next place"
-          : "⏎ or 1: the good one · 2 to 4 · ← → next place · K skip"}
+          : "⏎ or 1: the good one · 2 to 4 · G all good here · ← → next place · K skip"}
       </p>
     </section>
   );

@@ -91,6 +91,7 @@ function Head({ valve, hydraulic }: { valve: Schemas["ValveChain"]; hydraulic: b
         <MarkIcon mark={valve.verdict} size={30} />
         <span>
           {valve.position}: {MARKS[valve.verdict].word}
+          {valve.dueBefore && valve.verdict !== "RUN" && ` before ${valve.dueBefore}`}
         </span>
         {valve.lifter && (
           <span className="text-base font-medium text-muted">
@@ -151,7 +152,7 @@ function Head({ valve, hydraulic }: { valve: Schemas["ValveChain"]; hydraulic: b
           <Figure
             label="hours to its interval"
             value={valve.toInterval.toFixed(1)}
-            note={valve.dueBefore ? `due before ${valve.dueBefore}` : ""}
+            note={valve.toInterval < 0 ? "over it" : "left"}
           />
         )}
       </div>

@@ -106,6 +106,10 @@ class LifterJourneyTest {
     answer(Keys.ARROW_RIGHT);
     answer(Keys.ARROW_RIGHT);
     assertThat(question()).isEqualTo("3I WHEEL");
+    answer("g");
+    assertThat(question()).isEqualTo("3E WHEEL");
+    answer(Keys.ARROW_LEFT);
+    browser.sees("Seen already: smooth");
     answer("k");
     browser.press("5E").await(() -> question().equals("5E WHEEL"));
     answer("3");

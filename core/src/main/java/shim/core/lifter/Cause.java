@@ -11,6 +11,7 @@ public enum Cause {
   LOBE("lobe going flat", false),
   SEAT("seat sinking", false),
   VALVE_HEAD("valve head pulling or valve bent", false),
+  GUIDE("valve guide worn, beating its seat", false),
   STUD("stud pulled or fixing loose", false),
   LOCKS("locks sinking into the retainer", false),
   GEOMETRY("geometry: pushrod length or guide plate", false),

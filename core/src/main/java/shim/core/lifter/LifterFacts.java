@@ -14,7 +14,7 @@ import shim.core.engine.Lifter;
  * @param comingHours planned hours of the coming events, the next first
  * @param seen findings at its valve and cylinder since it was fitted, oldest first
  * @param drift what the lash of its valve says
- * @param overRevs over-revs it has seen since new or rebuilt
+ * @param overRevs over-revs it has seen since it was fitted
  * @param openLbf open load it carries, where the spring is known
  */
 public record LifterFacts(

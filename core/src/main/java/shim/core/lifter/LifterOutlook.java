@@ -64,7 +64,7 @@ public record LifterOutlook(
               Verdict.RUN,
               facts.overRevs()
                   + (facts.overRevs() == 1 ? " over-rev" : " over-revs")
-                  + " since new or rebuilt"));
+                  + " since it was fitted"));
     }
     if (facts.seen().stream().noneMatch(s -> s.look().ofTheLifter())) {
       reasons.add(

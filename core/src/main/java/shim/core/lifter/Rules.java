@@ -56,6 +56,7 @@ final class Rules {
       LIFTER | BODY=clean | - | runs straight
       LIFTER | LOBE_LIFT=full | - | a worn wheel takes little lift
       LIFTER | FILTER=magnetic flakes | + | steel comes from wheel, needles or lobe
+      LIFTER | BEARING=flakes | - | bearing metal explains the debris
       LIFTER | FILTER=clean | - | no steel in the filter
       PLUNGER | NOISE | ++ | a hydraulic lifter that ticks hot does not hold
       PLUNGER | OPENING | -- | a plunger hides wear
@@ -77,6 +78,8 @@ final class Rules {
       LOBE | WHEEL=pitted | + | wheel and lobe go together
       LOBE | FILTER=magnetic flakes | ++ | the steel comes from somewhere
       LOBE | FILTER=clean | - | no steel in the filter
+      LOBE | BEARING=flakes | - | bearing metal explains the debris
+      LOBE | OIL=glitter | - | what shines and does not stick is bearing
       LOBE | OIL=flakes | + | steel in the oil
       SEAT | CLOSING | ++ | seat sunk x: lash closes x
       SEAT | OPENING | x | a sinking seat closes lash
@@ -99,6 +102,15 @@ final class Rules {
       VALVE_HEAD | SEAT_LEAK=leaks badly | ++ | bent or tuliped
       VALVE_HEAD | SEAT_FLUID=runs | ++ | bent or tuliped
       VALVE_HEAD | SPRING_HEIGHT=unchanged | -- | the stem stands where it stood
+      GUIDE | CLOSING | + | a valve that dances beats its seat in
+      GUIDE | OPENING | x | it closes lash
+      GUIDE | STEP_OPEN | x | it closes lash slowly
+      GUIDE | STEP_TIGHT | -- | it closes lash slowly
+      GUIDE | GUIDE_PLAY=small | -- | seat and guide in line
+      GUIDE | GUIDE_PLAY=worn | ++ | seen
+      GUIDE | GUIDE_PLAY=loose | ++ | seen
+      GUIDE | OIL_USE=more | + | oil goes down a worn guide
+      GUIDE | OIL_USE=usual | - | no oil goes that way
       STUD | STEP_OPEN | + | a pulled stud opens lash once
       STUD | AFTER_OVER_REV | + | float pulls studs
       STUD | CLOSING | x | a pulled stud opens lash
@@ -108,6 +120,8 @@ final class Rules {
       LOCKS | LOCKS=no gap | ++ | seen
       LOCKS | LOCKS=gap uneven | + | seen
       LOCKS | LOCKS=gap even | -- | both halves hold
+      LOCKS | RETAINER=worn | + | they sink in where it wears
+      LOCKS | RETAINER=clean | - | nothing has sunk in
       LOCKS | LOAD_LOW | + | they lengthen the spring
       LOCKS | SPRING_HEIGHT=grown | + | they lengthen the spring
       LOCKS | OPENING | x | locks sinking in do not move lash

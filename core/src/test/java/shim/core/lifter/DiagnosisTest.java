@@ -118,6 +118,27 @@ class DiagnosisTest {
   }
 
   @Test
+  void debrisIsWeighedWithTheRest() {
+    Diagnosis steel = of(EnumSet.of(Symptom.OPENING), "FILTER=magnetic flakes");
+    Diagnosis bearing = of(EnumSet.of(Symptom.OPENING), "BEARING=flakes");
+    assertThat(share(steel, Cause.LOBE))
+        .isGreaterThan(share(of(EnumSet.of(Symptom.OPENING)), Cause.LOBE));
+    assertThat(share(bearing, Cause.LOBE))
+        .isLessThan(share(of(EnumSet.of(Symptom.OPENING)), Cause.LOBE));
+  }
+
+  @Test
+  void aWornGuideThatDrinksOilBeatsItsSeat() {
+    Diagnosis d =
+        of(
+            EnumSet.of(Symptom.CLOSING),
+            "GUIDE_PLAY=worn",
+            "OIL_USE=more",
+            "SPRING_HEIGHT=unchanged");
+    assertThat(d.causes().get(0).cause()).isEqualTo(Cause.GUIDE);
+  }
+
+  @Test
   void theLastFindingOfALookCounts() {
     Diagnosis d = of(EnumSet.of(Symptom.OPENING), "LOBE_LIFT=flat", "LOBE_LIFT=full");
     assertThat(share(d, Cause.LOBE))
