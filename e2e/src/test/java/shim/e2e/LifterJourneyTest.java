@@ -6,8 +6,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
@@ -16,25 +14,7 @@ import org.openqa.selenium.Keys;
 
 /** From a signal to its cause, and an inspection by keyboard and by thumb, on the demo season. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
-class LifterJourneyTest {
-  private static RunningShim shim;
-  private static Browser browser;
-  private static String v8;
-
-  @BeforeAll
-  static void start() {
-    shim = RunningShim.demo();
-    browser = new Browser(1280, 800);
-    browser.open(shim.url("/")).press("Hill V8").awaitAddress("/engines/");
-    v8 = browser.address();
-  }
-
-  @AfterAll
-  static void stop() {
-    browser.close();
-    shim.close();
-  }
-
+class LifterJourneyTest extends OnTheHillV8 {
   /** What is asked now: "5E WHEEL". */
   private static String question() {
     return String.valueOf(

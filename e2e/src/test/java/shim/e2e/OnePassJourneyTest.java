@@ -2,31 +2,11 @@ package shim.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 
 /** Lash and springs at the same stop; heights and parts by keyboard; another spring held beside. */
-class OnePassJourneyTest {
-  private static RunningShim shim;
-  private static Browser browser;
-  private static String v8;
-
-  @BeforeAll
-  static void start() {
-    shim = RunningShim.demo();
-    browser = new Browser(1280, 800);
-    browser.open(shim.url("/")).press("Hill V8").awaitAddress("/engines/");
-    v8 = browser.address();
-  }
-
-  @AfterAll
-  static void stop() {
-    browser.close();
-    shim.close();
-  }
-
+class OnePassJourneyTest extends OnTheHillV8 {
   @Test
   void eachSpringIsTestedAtTheStopOfItsValve() {
     browser.open(v8 + "/start").sees("Begin the round").fill("Your initials", "KV");

@@ -13,8 +13,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.locks.LockSupport;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
@@ -23,25 +21,7 @@ import org.openqa.selenium.Keys;
 
 /** Springs on the demo: verdict and reasons, a test by keyboard, one by tester, files in. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
-class SpringJourneyTest {
-  private static RunningShim shim;
-  private static Browser browser;
-  private static String v8;
-
-  @BeforeAll
-  static void start() {
-    shim = RunningShim.demo();
-    browser = new Browser(1280, 800);
-    browser.open(shim.url("/")).press("Hill V8").awaitAddress("/engines/");
-    v8 = browser.address();
-  }
-
-  @AfterAll
-  static void stop() {
-    browser.close();
-    shim.close();
-  }
-
+class SpringJourneyTest extends OnTheHillV8 {
   @Test
   @Order(1)
   void aStrangerFindsTheFailingSpringAndThatTheTesterIsNotToBlame() {

@@ -3,19 +3,12 @@ package shim.app.device;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static shim.app.device.FarEnd.await;
 
-import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStreamReader;
 import java.net.InetAddress;
 import java.net.ServerSocket;
-import java.net.Socket;
-import java.nio.charset.StandardCharsets;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.Optional;
-import java.util.concurrent.locks.LockSupport;
-import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -29,16 +22,6 @@ class TesterTest {
   @AfterEach
   void letGo() {
     tester.disconnect();
-  }
-
-  private static void await(BooleanSupplier condition) {
-    Instant until = Instant.now().plus(Duration.ofSeconds(10));
-    while (!condition.getAsBoolean()) {
-      if (Instant.now().isAfter(until)) {
-        throw new AssertionError("waited in vain");
-      }
-      LockSupport.parkNanos(5_000_000);
-    }
   }
 
   @ParameterizedTest
@@ -119,34 +102,26 @@ class TesterTest {
 
   @Test
   void aTesterIsHeardToldWhereItStandsAndMissedWhenItIsGone() throws IOException {
-    try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-      tester.connect(Tester.Wire.TCP, "127.0.0.1:" + server.getLocalPort());
-      try (Socket caller = server.accept();
-          BufferedReader heard =
-              new BufferedReader(
-                  new InputStreamReader(caller.getInputStream(), StandardCharsets.US_ASCII))) {
-        assertThat(heard.readLine()).isEqualTo("HELLO");
-        say(caller, "TESTER lever");
-        for (int i = 0; i < 8; i++) {
-          say(caller, "LOAD 214.5 lbf");
-        }
-        await(() -> tester.now().steady());
-        assertThat(tester.now().name()).isEqualTo("lever");
-        assertThat(tester.now().loadLbf()).isEqualTo(214.5);
-        tester.standAt("3E", 1.95);
-        assertThat(heard.readLine()).isEqualTo("AT 3E 1.9500");
-        assertThat(tester.now().steady()).as("at another valve it starts afresh").isFalse();
+    try (FarEnd far = new FarEnd()) {
+      tester.connect(Tester.Wire.TCP, far.address());
+      far.answer();
+      assertThat(far.hear()).isEqualTo("HELLO");
+      far.say("TESTER lever");
+      for (int i = 0; i < 8; i++) {
+        far.say("LOAD 214.5 lbf");
       }
+      await(() -> tester.now().steady());
+      assertThat(tester.now().name()).isEqualTo("lever");
+      assertThat(tester.now().loadLbf()).isEqualTo(214.5);
+      tester.standAt("3E", 1.95);
+      assertThat(far.hear()).isEqualTo("AT 3E 1.9500");
+      assertThat(tester.now().steady()).as("at another valve it starts afresh").isFalse();
+      far.hangUp();
       await(() -> !tester.now().connected());
       assertThat(tester.now().trouble())
           .startsWith("the tester is gone")
           .contains("type the figures");
     }
-  }
-
-  private static void say(Socket to, String line) throws IOException {
-    to.getOutputStream().write((line + "\n").getBytes(StandardCharsets.US_ASCII));
-    to.getOutputStream().flush();
   }
 
   @Test
