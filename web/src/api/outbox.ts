@@ -11,8 +11,11 @@ export type RoundParcel =
 /** Something entered at a spring test, on its way to Shim. */
 export type TestParcel = { kind: "load"; testId: string; readingId: string; body: Schemas["LoadEntry"] };
 
+/** Something seen at a valve, a cylinder or the engine, on its way to Shim. */
+export type SeenParcel = { kind: "seen"; findingId: string; body: Schemas["FindingSeen"] };
+
 /** It survives a closed page and a stopped Shim. */
-export type Parcel = RoundParcel | TestParcel;
+export type Parcel = RoundParcel | TestParcel | SeenParcel;
 
 const KEY = "shim.outbox";
 
@@ -20,8 +23,10 @@ export function waiting(): Parcel[] {
   return JSON.parse(localStorage.getItem(KEY) ?? "[]") as Parcel[];
 }
 
-export const waitingRounds = () => waiting().filter((p): p is RoundParcel => p.kind !== "load");
+export const waitingRounds = () =>
+  waiting().filter((p): p is RoundParcel => p.kind === "reading" || p.kind === "look");
 export const waitingTests = () => waiting().filter((p): p is TestParcel => p.kind === "load");
+export const waitingSeen = () => waiting().filter((p): p is SeenParcel => p.kind === "seen");
 
 function store(parcels: Parcel[]) {
   localStorage.setItem(KEY, JSON.stringify(parcels));
@@ -35,6 +40,8 @@ function name(p: Parcel): string {
       return `${p.roundId}/${p.valve}`;
     case "load":
       return `${p.testId}/${p.readingId}`;
+    case "seen":
+      return p.findingId;
   }
 }
 
@@ -53,7 +60,8 @@ function take(parcel: Parcel) {
  */
 export function deliver(parcel: RoundParcel): Promise<RoundView>;
 export function deliver(parcel: TestParcel): Promise<SpringTestView>;
-export async function deliver(parcel: Parcel): Promise<RoundView | SpringTestView> {
+export function deliver(parcel: SeenParcel): Promise<undefined>;
+export async function deliver(parcel: Parcel): Promise<RoundView | SpringTestView | undefined> {
   post(parcel);
   try {
     const answer = await put(parcel);
@@ -65,7 +73,7 @@ export async function deliver(parcel: Parcel): Promise<RoundView | SpringTestVie
   }
 }
 
-function put(p: Parcel): Promise<RoundView | SpringTestView> {
+function put(p: Parcel): Promise<RoundView | SpringTestView | undefined> {
   switch (p.kind) {
     case "reading":
       return answered(
@@ -87,6 +95,10 @@ function put(p: Parcel): Promise<RoundView | SpringTestView> {
           params: { path: { id: p.testId, readingId: p.readingId } },
           body: p.body,
         }),
+      );
+    case "seen":
+      return answered(
+        api.PUT("/api/inspections/{id}", { params: { path: { id: p.findingId } }, body: p.body }),
       );
   }
 }

@@ -29,7 +29,7 @@ export function InspectPanel(props: InspectPanelProps) {
   const { engineId, engineHours, question, before, openHere, last, onNext, onPlace, onBack } = props;
   const { unit } = useSettings();
   const narrow = useNarrow();
-  const { see, unsee } = useSeen(engineId, engineHours);
+  const { see, unsee, unsent } = useSeen(engineId, engineHours);
   const panel = useRef<HTMLElement>(null);
   const box = useRef<HTMLInputElement>(null);
   const [text, setText] = useState("");
@@ -187,6 +187,12 @@ export function InspectPanel(props: InspectPanelProps) {
         ))}
       </div>
       {trouble && <Notice tone="stop">{trouble}</Notice>}
+      {unsent > 0 && (
+        <Notice tone="care">
+          {unsent} {unsent === 1 ? "finding is" : "findings are"} kept on this device: Shim does not answer.
+          Go on, they are sent as soon as it does.
+        </Notice>
+      )}
       <span className="flex-1" />
       <div className="flex flex-wrap items-center gap-2" data-own-keys>
         <input

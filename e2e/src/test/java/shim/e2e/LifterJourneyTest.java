@@ -148,4 +148,18 @@ class LifterJourneyTest extends OnTheHillV8 {
     browser.sees("4E ticks when hot").press("! 4E ticks when hot").awaitAddress("valve=4E");
     browser.sees("the plunger hides wear").sees("hydraulic plunger").sees("Check first:");
   }
+
+  @Test
+  @Order(9)
+  void aFindingMadeWhileShimIsGoneIsKeptAndSentAgain() throws Exception {
+    begin("Noise");
+    shim.kill();
+    answer("2");
+    browser.sees("1 finding is kept on this device");
+    answer(Keys.ENTER);
+    browser.sees("2 findings are kept on this device");
+    shim.start();
+    browser.await(() -> !browser.text().contains("kept on this device"));
+    browser.open(v8 + "/lifters?valve=1E").sees("tick, cold ticks").sees("tick, hot quiet");
+  }
 }
