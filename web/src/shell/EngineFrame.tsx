@@ -47,8 +47,8 @@ interface EngineFrameProps {
 /** Loads an engine and puts its views around the work at hand. */
 export function EngineFrame({ id, children }: EngineFrameProps) {
   const query = useQuery(engineQuery(id));
-  if (query.error) return <Problem error={query.error} />;
-  if (!query.data) return <Waiting />;
+  // What is known stays on screen while Shim does not answer.
+  if (!query.data) return query.error ? <Problem error={query.error} /> : <Waiting />;
   return (
     <>
       <EngineTabs id={id} name={query.data.name} />

@@ -33,8 +33,7 @@ function Loaded({ engine }: { engine: Schemas["EngineView"] }) {
       search: { ...search, pass: next?.id },
     });
   const error = known.error ?? looks.error;
-  if (error) return <Problem error={error} />;
-  if (!known.data || !looks.data) return <Waiting />;
+  if (!known.data || !looks.data) return error ? <Problem error={error} /> : <Waiting />;
   return pass ? (
     <Inspection
       engine={engine}

@@ -31,8 +31,7 @@ function Loaded({ engine }: { engine: Schemas["EngineView"] }) {
   const known = useQuery(engineLifters(engine.id));
   const drift = useQuery(lashDrift(engine.id));
   const error = known.error ?? drift.error;
-  if (error) return <Problem error={error} />;
-  if (!known.data || !drift.data) return <Waiting />;
+  if (!known.data || !drift.data) return error ? <Problem error={error} /> : <Waiting />;
   return <LiftersView engine={engine} known={known.data} drift={drift.data} />;
 }
 

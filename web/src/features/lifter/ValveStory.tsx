@@ -27,8 +27,8 @@ interface ValveStoryProps {
 export function ValveStory({ engineId, valve, drift, known }: ValveStoryProps) {
   const query = useQuery(valveStory(engineId, valve));
   const { see, unsee } = useSeen(engineId, known.engineHours);
-  if (query.error) return <Problem error={query.error} />;
   const story = query.data;
+  if (!story && query.error) return <Problem error={query.error} />;
   if (!story) return <p className="p-4 text-muted">One moment …</p>;
   const d = story.valve.drift;
   return (
