@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import { useState } from "react";
 import { answered, api, type Schemas } from "../../api/client";
-import { jobs as jobsQuery, openItems } from "../../api/queries";
+import { engineReadiness, jobs as jobsQuery, openItems } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
 import { Field } from "../../ui/Field";
@@ -80,7 +80,10 @@ function Item({ item, engineId }: { item: Schemas["OpenItem"]; engineId: string 
           body: { hand: hand || item.hand, why },
         }),
       ),
-    onSuccess: (all) => queries.setQueryData(openItems(engineId).queryKey, all),
+    onSuccess: (all) => {
+      queries.setQueryData(openItems(engineId).queryKey, all);
+      return queries.invalidateQueries({ queryKey: engineReadiness(engineId).queryKey });
+    },
   });
   return (
     <li className="border-t border-hair py-1">

@@ -76,6 +76,8 @@ function EventForm({ engineId, event, onClose }: EventFormProps) {
       ),
     onSuccess: (list) => {
       queries.setQueryData(eventsQuery(engineId).queryKey, list);
+      // Hours and coming events change what springs and lifters are told, and readiness with them.
+      void queries.invalidateQueries({ queryKey: ["engines", engineId] });
       onClose();
     },
   });

@@ -199,6 +199,12 @@ final class Browser implements AutoCloseable {
     throw new AssertionError("Tab never reached \"" + name + "\", last: " + focusedName());
   }
 
+  /** Waits until the named thing has the focus. */
+  Browser awaitFocus(String name) {
+    await(() -> focusedName().strip().startsWith(name));
+    return this;
+  }
+
   Browser tabToNext(String name) {
     keys(Keys.TAB);
     return tabTo(name);
