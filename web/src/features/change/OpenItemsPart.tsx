@@ -80,9 +80,12 @@ function Item({ item, engineId }: { item: Schemas["OpenItem"]; engineId: string 
           body: { hand: hand || item.hand, why },
         }),
       ),
-    onSuccess: (all) => {
+    onSuccess: async (all) => {
       queries.setQueryData(openItems(engineId).queryKey, all);
-      return queries.invalidateQueries({ queryKey: engineReadiness(engineId).queryKey });
+      // A first answer still on its way was made before this and would be taken for the new one.
+      const { queryKey } = engineReadiness(engineId);
+      await queries.cancelQueries({ queryKey });
+      await queries.invalidateQueries({ queryKey });
     },
   });
   return (
