@@ -36,6 +36,12 @@ export const api = createClient<paths>({
   fetch: (request) => globalThis.fetch(request),
 });
 
+/** What went wrong, in the words for a person: the first field's where fields are named. */
+export function wordsOf(error: unknown): string | undefined {
+  if (error instanceof ApiProblem) return error.errors[0]?.message ?? error.message;
+  return error instanceof Error ? error.message : undefined;
+}
+
 interface Answer<T> {
   data?: T;
   error?: unknown;
@@ -62,3 +68,10 @@ export async function answered<T>(call: Promise<Answer<T>>): Promise<T> {
     problem.errors ?? [],
   );
 }
+
+/** What a call needs to send a photo as it is. */
+export const photoBody = (photo: File) => ({
+  body: photo as unknown as string,
+  bodySerializer: (b: unknown) => b as Blob,
+  headers: { "Content-Type": "application/octet-stream" },
+});

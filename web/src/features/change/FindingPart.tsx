@@ -1,10 +1,10 @@
-import { Camera } from "lucide-react";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import type { Schemas } from "../../api/client";
-import { Button, buttonClass } from "../../ui/Button";
+import { Button } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { Field, Select } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
+import { PhotoButton } from "../../ui/PhotoButton";
 import type { useJob } from "./useJob";
 
 type Finding = Schemas["FindingEntry"];
@@ -39,19 +39,17 @@ export function FindingPart({ findings, valve, find }: FindingPartProps) {
   const [what, setWhat] = useState<Finding["what"]>("WITNESS_MARKS");
   const [grade, setGrade] = useState<Finding["grade"]>("WORN");
   const [note, setNote] = useState("");
-  const photo = useRef<HTMLInputElement>(null);
-  const [photoName, setPhotoName] = useState("");
+  const [photo, setPhoto] = useState<File>();
   const keep = () =>
     find.mutate(
       {
         finding: { valve, what, grade, note: note.trim() || undefined },
-        photo: photo.current?.files?.[0],
+        photo,
       },
       {
         onSuccess: () => {
           setNote("");
-          setPhotoName("");
-          if (photo.current) photo.current.value = "";
+          setPhoto(undefined);
         },
       },
     );
@@ -72,17 +70,7 @@ export function FindingPart({ findings, valve, find }: FindingPartProps) {
         </div>
         <Field label="Note" value={note} maxLength={400} onChange={(e) => setNote(e.target.value)} />
         <div className="flex flex-wrap items-center gap-2">
-          <label className={buttonClass()}>
-            <Camera aria-hidden className="size-5" /> {photoName || "Photo"}
-            <input
-              ref={photo}
-              type="file"
-              accept="image/jpeg,image/png"
-              capture="environment"
-              className="sr-only"
-              onChange={(e) => setPhotoName(e.target.files?.[0]?.name ?? "")}
-            />
-          </label>
+          <PhotoButton photo={photo} onPhoto={setPhoto} />
           <Button onClick={keep} disabled={find.isPending}>
             Keep the finding
           </Button>

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { ApiProblem, answered, api, type Schemas } from "../../api/client";
+import { ApiProblem, answered, api, photoBody, type Schemas } from "../../api/client";
 import { danger, job as jobQuery } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
 
@@ -46,9 +46,7 @@ export function useJob(id: string) {
       return answered(
         api.PUT("/api/jobs/{id}/findings/{findingId}/photo", {
           params: { path },
-          body: photo as unknown as string,
-          bodySerializer: (b: unknown) => b as Blob,
-          headers: { "Content-Type": "application/octet-stream" },
+          ...photoBody(photo),
         }),
       );
     },

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { answered, api, type Schemas } from "../../api/client";
 import { tester as testerQuery } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
@@ -7,28 +7,14 @@ import { Button } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
 import { loadText } from "../../units/load";
 import { ConnectSheet } from "./ConnectSheet";
+import { usePlaced } from "./usePlaced";
 
-/** A poll that was on its way while the tester was moved may still bring the place before, ms. */
-const ON_ITS_WAY = 300;
-
-/**
- * The connected tester; it is told where it stands, so that it starts afresh there. Until it has
- * answered from its new place nothing is steady: a second press must not take the spring before.
- */
+/** The connected tester, standing at a place and a height. */
 export function useTester(place: string | undefined, heightIn: number) {
-  const query = useQuery(testerQuery(true));
-  const connected = query.data?.connected ?? false;
-  const [placedAt, setPlacedAt] = useState(Number.POSITIVE_INFINITY);
-  useEffect(() => {
-    if (!connected || !place) return;
-    setPlacedAt(Number.POSITIVE_INFINITY);
-    void api
-      .PUT("/api/tester/place", { body: { place, heightIn } })
-      .catch(() => undefined)
-      .finally(() => setPlacedAt(Date.now()));
-  }, [connected, place, heightIn]);
-  const here = query.dataUpdatedAt > placedAt + ON_ITS_WAY;
-  return query.data && { ...query.data, steady: query.data.steady && here };
+  const at = place && `${place} ${heightIn}`;
+  return usePlaced(useQuery(testerQuery(true)), at, () =>
+    api.PUT("/api/tester/place", { body: { place: place ?? "", heightIn } }),
+  );
 }
 
 interface LivePartProps {

@@ -1,5 +1,5 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
-import { ApiProblem } from "../../api/client";
+import { ApiProblem, wordsOf } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Keypad } from "../../ui/Keypad";
@@ -57,7 +57,7 @@ export function LoadPanel({ test, valve, again, work, onKept, onMove, onSkip, on
       if (!(e instanceof ApiProblem)) throw e;
       if (e.offline) onSkip();
       else {
-        setTrouble(e.errors[0]?.message ?? e.message);
+        setTrouble(wordsOf(e));
         setText(sent);
       }
     }

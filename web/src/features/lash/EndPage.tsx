@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link, useParams } from "@tanstack/react-router";
 import { useState } from "react";
-import { ApiProblem, answered, api, type Schemas } from "../../api/client";
+import { ApiProblem, answered, api, type Schemas, wordsOf } from "../../api/client";
 import {
   engine as engineQuery,
   revisions as revisionsQuery,
@@ -248,7 +248,7 @@ function SignOff({ round }: { round: Round }) {
         </Button>
       </div>
       {problem && !problem.errors.some((e) => e.field === "initials") && (
-        <Notice tone="stop">{problem.errors[0]?.message ?? problem.message}</Notice>
+        <Notice tone="stop">{wordsOf(problem)}</Notice>
       )}
     </form>
   );

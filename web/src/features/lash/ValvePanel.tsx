@@ -1,5 +1,5 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
-import { ApiProblem } from "../../api/client";
+import { ApiProblem, wordsOf } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Keypad } from "../../ui/Keypad";
@@ -98,7 +98,7 @@ export function ValvePanel(props: ValvePanelProps) {
       } else if (e.conflict) {
         setOvertaken({ what, phase: at });
       } else {
-        setTrouble(e.errors[0]?.message ?? e.message);
+        setTrouble(wordsOf(e));
         setText(sent);
       }
     } finally {

@@ -1,31 +1,19 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
-import { ApiProblem, answered, api, type Valve } from "../../api/client";
+import { useState } from "react";
+import { ApiProblem, answered, api, type Valve, wordsOf } from "../../api/client";
 import { dial as dialQuery } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
 import { heightText, heightUnit } from "../../units/load";
 import { ConnectSheet } from "../device/ConnectSheet";
+import { usePlaced } from "../device/usePlaced";
 
-/** A poll that was on its way while the dial was moved may still bring the valve before, ms. */
-const ON_ITS_WAY = 300;
-
-/** The dial as it stands on this valve; nothing is steady until it has answered from here. */
+/** The dial, standing on a valve. */
 export function useDial(valve: Valve | undefined) {
-  const query = useQuery(dialQuery(valve !== undefined));
-  const connected = query.data?.connected ?? false;
-  const [placedAt, setPlacedAt] = useState(Number.POSITIVE_INFINITY);
-  useEffect(() => {
-    if (!connected || !valve) return;
-    setPlacedAt(Number.POSITIVE_INFINITY);
-    void api
-      .PUT("/api/dial/place", { body: { place: valve } })
-      .catch(() => undefined)
-      .finally(() => setPlacedAt(Date.now()));
-  }, [connected, valve]);
-  const here = query.dataUpdatedAt > placedAt + ON_ITS_WAY;
-  return query.data && { ...query.data, steady: query.data.steady && here };
+  return usePlaced(useQuery(dialQuery(valve !== undefined)), valve, () =>
+    api.PUT("/api/dial/place", { body: { place: valve ?? "" } }),
+  );
 }
 
 interface DialPartProps {
@@ -95,7 +83,7 @@ function TableFile({ valve, onTake }: Pick<DialPartProps, "valve" | "onTake">) {
       );
       onTake(found.liftIn);
     } catch (e) {
-      setTrouble(e instanceof ApiProblem ? (e.errors[0]?.message ?? e.message) : "this file cannot be read");
+      setTrouble(e instanceof ApiProblem ? wordsOf(e) : "this file cannot be read");
     }
   };
   return (

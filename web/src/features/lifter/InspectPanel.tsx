@@ -1,10 +1,10 @@
-import { Camera } from "lucide-react";
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
-import { ApiProblem, type Schemas } from "../../api/client";
+import { type Schemas, wordsOf } from "../../api/client";
 import { useSettings } from "../../shell/settings";
-import { Button, buttonClass } from "../../ui/Button";
+import { Button } from "../../ui/Button";
 import { Keypad } from "../../ui/Keypad";
 import { Notice } from "../../ui/Notice";
+import { PhotoButton } from "../../ui/PhotoButton";
 import { useNarrow } from "../../ui/useNarrow";
 import { DialPart, useDial } from "./DialPart";
 import { graded, placeOf, type Question, readFigure } from "./inspectFlow";
@@ -61,9 +61,7 @@ export function InspectPanel(props: InspectPanelProps) {
       });
       onNext();
     } catch (e) {
-      setTrouble(
-        e instanceof ApiProblem ? (e.errors[0]?.message ?? e.message) : e instanceof Error ? e.message : "",
-      );
+      setTrouble(wordsOf(e));
     }
   };
   /** The whole place is good: every look still open there, by one key. */
@@ -82,7 +80,7 @@ export function InspectPanel(props: InspectPanelProps) {
       }
       onPlace(1);
     } catch (e) {
-      setTrouble(e instanceof Error ? e.message : "");
+      setTrouble(wordsOf(e));
     }
   };
   const enter = () => {
@@ -203,16 +201,7 @@ export function InspectPanel(props: InspectPanelProps) {
           onChange={(e) => setNote(e.target.value)}
           className="min-h-11 min-w-52 flex-1 rounded border border-hair bg-raised px-3"
         />
-        <label className={buttonClass()}>
-          <Camera aria-hidden className="size-5" /> {photo?.name ?? "Photo"}
-          <input
-            type="file"
-            accept="image/jpeg,image/png"
-            capture="environment"
-            className="sr-only"
-            onChange={(e) => setPhoto(e.target.files?.[0])}
-          />
-        </label>
+        <PhotoButton photo={photo} onPhoto={setPhoto} />
         {before && <Button onClick={() => unsee.mutate(before.id)}>Take back (U)</Button>}
         {several && (
           <Button onClick={() => void allGood()} disabled={see.isPending}>

@@ -1,6 +1,6 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
-import { ApiProblem, answered, api, type Schemas } from "../../api/client";
+import { answered, api, type Schemas, wordsOf } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Check, Field, Select } from "../../ui/Field";
@@ -58,10 +58,6 @@ export function LifterPart({ engineId, story, known }: LifterPartProps) {
   );
 }
 
-function said(error: Error | null): string | undefined {
-  return error instanceof ApiProblem ? (error.errors[0]?.message ?? error.message) : error?.message;
-}
-
 interface TakeOutProps {
   engineId: string;
   lifter: Schemas["LifterView"];
@@ -96,7 +92,7 @@ function TakeOut({ engineId, lifter, known }: TakeOutProps) {
       return fresh();
     },
   });
-  const trouble = said(out.error ?? rebuilt.error);
+  const trouble = wordsOf(out.error ?? rebuilt.error);
   return (
     <div className="flex flex-wrap items-end gap-3">
       <div className="min-w-52 flex-1">
@@ -191,7 +187,7 @@ function PutIn({ engineId, story, known }: LifterPartProps) {
       <Button onClick={() => put.mutate()} disabled={put.isPending}>
         Put it in at {story.valve.position}
       </Button>
-      {put.error && <Notice tone="stop">{said(put.error)}</Notice>}
+      {put.error && <Notice tone="stop">{wordsOf(put.error)}</Notice>}
     </div>
   );
 }

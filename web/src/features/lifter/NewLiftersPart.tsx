@@ -1,6 +1,6 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
-import { ApiProblem, answered, api, type Schemas } from "../../api/client";
+import { answered, api, type Schemas, wordsOf } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Check, Field } from "../../ui/Field";
@@ -63,7 +63,7 @@ export function NewLiftersPart({ engine, known }: NewLiftersPartProps) {
     },
     onSettled: fresh,
   });
-  const trouble = put.error instanceof ApiProblem ? (put.error.errors[0]?.message ?? put.error.message) : "";
+  const trouble = wordsOf(put.error);
   return (
     <section className="scribed grid gap-3 rounded p-4" aria-label="Put a set of lifters in">
       <h2 className="text-lg">

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { ApiProblem, answered, api, type Schemas } from "../../api/client";
+import { ApiProblem, answered, api, photoBody, type Schemas } from "../../api/client";
 import { deliver, waitingSeen } from "../../api/outbox";
 import { useUnsent } from "../../api/useUnsent";
 import { useSettings } from "../../shell/settings";
@@ -47,10 +47,9 @@ export function useSeen(engineId: string, engineHours: number) {
 }
 
 async function sendPhoto(id: string, photo: File) {
-  const answer = await fetch(`/api/inspections/${id}/photo`, {
-    method: "PUT",
-    headers: { "Content-Type": photo.type || "application/octet-stream" },
-    body: photo,
-  });
-  if (!answer.ok) throw new Error("the finding is kept; its photo was not taken: JPEG or PNG, 12 MB at most");
+  try {
+    await answered(api.PUT("/api/inspections/{id}/photo", { params: { path: { id } }, ...photoBody(photo) }));
+  } catch {
+    throw new Error("the finding is kept; its photo was not taken: JPEG or PNG, 12 MB at most");
+  }
 }

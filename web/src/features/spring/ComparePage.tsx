@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useParams } from "@tanstack/react-router";
 import { useState } from "react";
-import { ApiProblem, type Schemas } from "../../api/client";
+import { ApiProblem, type Schemas, wordsOf } from "../../api/client";
 import { pockets as pocketsQuery, springCandidates, springTypes } from "../../api/queries";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
@@ -100,7 +100,7 @@ function Compare({ engineId, types, fitted }: CompareProps) {
         </div>
         {(a === "new" || b === "new") && <SheetBoxes of={own} refused={Boolean(problem)} />}
         {problem?.errors.every((e) => !e.field.startsWith("sheets")) && (
-          <Notice tone="stop">{problem.errors[0]?.message ?? problem.message}</Notice>
+          <Notice tone="stop">{wordsOf(problem)}</Notice>
         )}
       </section>
       {shown.length === 0 ? (

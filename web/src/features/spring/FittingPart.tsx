@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { ApiProblem, answered, api, type Schemas } from "../../api/client";
+import { ApiProblem, answered, api, type Schemas, wordsOf } from "../../api/client";
 import { springStock } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
@@ -110,7 +110,7 @@ export function FittingPart({ engineId, known }: FittingPartProps) {
         </Notice>
       )}
       {here && <NewSpare typeId={here.typeId} />}
-      {problem && <Notice tone="stop">{problem.errors[0]?.message ?? problem.message}</Notice>}
+      {problem && <Notice tone="stop">{wordsOf(problem)}</Notice>}
       {exchange.isSuccess && <Notice tone="know">Exchanged. The old one keeps its history.</Notice>}
       <Button type="submit" disabled={into === ""}>
         Exchange

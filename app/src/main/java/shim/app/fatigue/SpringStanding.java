@@ -3,7 +3,6 @@ package shim.app.fatigue;
 import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -47,15 +46,11 @@ public class SpringStanding {
       String words,
       boolean readsLow,
       boolean tested,
-      OptionalDouble openLbf) {}
+      double openLbf) {}
 
   /** An engine's springs and events. */
   public record EngineStanding(
-      double engineHours,
-      List<Coming> coming,
-      List<Standing> springs,
-      List<Position> empty,
-      @Nullable UUID openTest) {}
+      double engineHours, List<Coming> coming, List<Standing> springs, List<Position> empty) {}
 
   public EngineStanding of(UUID engineId) {
     EngineSprings now = reader.engine(engineId);
@@ -65,8 +60,7 @@ public class SpringStanding {
             .map(c -> new Coming(c.name(), c.date(), c.plannedHours(), c.endHours()))
             .toList(),
         now.springs().stream().map(SpringStanding::standing).toList(),
-        now.empty(),
-        now.openTest());
+        now.empty());
   }
 
   private static Standing standing(SpringAt s) {
@@ -79,6 +73,6 @@ public class SpringStanding {
         s.said().verdict() != Verdict.RUN
             && reasons.stream().anyMatch(r -> READS_LOW.contains(r.kind())),
         s.said().tests() > 0,
-        OptionalDouble.of(s.fit().openLbf()));
+        s.fit().openLbf());
   }
 }

@@ -18,26 +18,18 @@ import shim.core.engine.Position;
 import shim.core.lash.Growth;
 import shim.core.lash.LashTarget;
 import shim.core.lash.Reading;
+import shim.core.lash.ValveHistory;
 
 /** An engine's rounds as the drift analysis takes them. */
 @Service
 @Transactional(readOnly = true)
 public class LashBook {
   private final RoundRows rounds;
-  private final ReadingRows readings;
-  private final ChainChangeRows changes;
   private final LashPast past;
   private final RoundReader reader;
 
-  LashBook(
-      RoundRows rounds,
-      ReadingRows readings,
-      ChainChangeRows changes,
-      LashPast past,
-      RoundReader reader) {
+  LashBook(RoundRows rounds, LashPast past, RoundReader reader) {
     this.rounds = rounds;
-    this.readings = readings;
-    this.changes = changes;
     this.past = past;
     this.reader = reader;
   }
@@ -86,18 +78,13 @@ public class LashBook {
   }
 
   public Booked of(UUID engineId, Engine engine) {
-    List<RoundRow> all = rounds.findByEngineIdOrderByStartedAt(engineId);
-    Map<UUID, List<ReadingRow>> byRound = new HashMap<>();
-    for (ReadingRow r : readings.findByRoundIdIn(all.stream().map(x -> x.id).toList())) {
-      byRound.computeIfAbsent(r.roundId, x -> new ArrayList<>()).add(r);
-    }
+    LashPast.Kept kept = past.kept(engineId);
     double step = engine.rules().feelerStepIn();
-    List<ChainChangeRow> changed = changes.findByEngineIdOrderByChangedAt(engineId);
     List<LashRound> result = new ArrayList<>();
     long since = Long.MIN_VALUE;
-    for (RoundRow round : all) {
+    for (RoundRow round : kept.rounds()) {
       long order = LashPast.order(round);
-      List<LashRound.Read> reads = reads(byRound.getOrDefault(round.id, List.of()), step);
+      List<LashRound.Read> reads = reads(kept.in(round), step);
       if (!reads.isEmpty()) {
         result.add(
             new LashRound(
@@ -107,17 +94,17 @@ public class LashBook {
                 round.state,
                 round.hand,
                 reads,
-                renewed(changed, since, order)));
+                renewed(kept.changes(), since, order)));
         since = order;
       }
     }
-    Set<Position> later = renewed(changed, since, Long.MAX_VALUE);
+    Set<Position> later = renewed(kept.changes(), since, Long.MAX_VALUE);
     if (!later.isEmpty() && !result.isEmpty()) {
       LashRound last = result.get(result.size() - 1);
       result.add(LashRound.renewal(last.order() + 1, last.engineHours(), later));
     }
-    Growth growth = Growth.of(past.of(engineId, engine).history(), engine.layout().positions());
-    return new Booked(result, growth);
+    ValveHistory history = LashPast.of(kept, engine).history();
+    return new Booked(result, Growth.of(history, engine.layout().positions()));
   }
 
   private static Set<Position> renewed(List<ChainChangeRow> changed, long after, long upTo) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -62,21 +63,34 @@ class LashPast {
     return round.startedAt.toEpochMilli();
   }
 
-  Past of(UUID engineId, Engine engine) {
-    List<RoundRow> all = rounds.findByEngineIdOrderByStartedAt(engineId);
-    Map<UUID, List<ReadingRow>> byRound = new HashMap<>();
-    for (ReadingRow r : readings.findByRoundIdIn(all.stream().map(x -> x.id).toList())) {
-      byRound.computeIfAbsent(r.roundId, x -> new ArrayList<>()).add(r);
+  /** An engine's rounds, oldest first, with their readings, and the parts changed. */
+  record Kept(
+      List<RoundRow> rounds, Map<UUID, List<ReadingRow>> byRound, List<ChainChangeRow> changes) {
+    List<ReadingRow> in(RoundRow round) {
+      return byRound.getOrDefault(round.id, List.of());
     }
+  }
+
+  Kept kept(UUID engineId) {
+    List<RoundRow> all = rounds.findByEngineIdOrderByStartedAt(engineId);
+    Map<UUID, List<ReadingRow>> byRound =
+        readings.findByRoundIdIn(all.stream().map(x -> x.id).toList()).stream()
+            .collect(Collectors.groupingBy(r -> r.roundId));
+    return new Kept(all, byRound, changes.findByEngineIdOrderByChangedAt(engineId));
+  }
+
+  Past of(UUID engineId, Engine engine) {
+    return of(kept(engineId), engine);
+  }
+
+  static Past of(Kept kept, Engine engine) {
     double step = engine.rules().feelerStepIn();
     List<ValveHistory.Visit> visits = new ArrayList<>();
     Map<Position, List<PartAt>> parts = new HashMap<>();
     Map<Position, Map<Long, Turns>> turns = new HashMap<>();
-    for (RoundRow round : all) {
+    for (RoundRow round : kept.rounds()) {
       List<ReadingRow> here =
-          byRound.getOrDefault(round.id, List.of()).stream()
-              .sorted(Comparator.comparing(r -> r.phase))
-              .toList();
+          kept.in(round).stream().sorted(Comparator.comparing(r -> r.phase)).toList();
       visits.addAll(visits(round, here, step));
       for (ReadingRow r : here) {
         keepTurns(turns, order(round), r);
@@ -89,7 +103,7 @@ class LashPast {
         }
       }
     }
-    return new Past(new ValveHistory(visits, chainChanges(engineId)), parts, turns);
+    return new Past(new ValveHistory(visits, chainChanges(kept.changes())), parts, turns);
   }
 
   /** As left is as found where nothing was touched; found is met first or not at all. */
@@ -106,8 +120,8 @@ class LashPast {
             : new Turns(known.found(), r.form == Form.SAME ? known.found() : r.figure));
   }
 
-  private List<ValveHistory.ChainChange> chainChanges(UUID engineId) {
-    return changes.findByEngineIdOrderByChangedAt(engineId).stream()
+  private static List<ValveHistory.ChainChange> chainChanges(List<ChainChangeRow> changes) {
+    return changes.stream()
         .flatMap(
             c ->
                 c.positions().stream()

@@ -15,7 +15,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -44,6 +43,7 @@ import shim.core.lifter.LifterOutlook;
 import shim.core.lifter.LobeSurvey;
 import shim.core.lifter.Look;
 import shim.core.lifter.Symptom;
+import shim.core.stats.Range;
 
 /** Everything known of the lifters of an engine, weighed together. */
 @Service
@@ -88,7 +88,7 @@ class LifterReader {
       List<InspectionRow> seen,
       List<Runs.RunView> runs) {}
 
-  private Book book(UUID engineId) {
+  private Book book(UUID engineId, SpringStanding.EngineStanding standing) {
     Engine engine = engines.get(engineId).engine();
     LashBook.Booked rounds = lash.of(engineId, engine);
     LifterRules.LifterRulesSheet sheet = rules.of(engineId);
@@ -102,7 +102,7 @@ class LifterReader {
     return new Book(
         engine,
         sheet,
-        springs.of(engineId),
+        standing,
         LashDrift.of(engine.layout(), rounds.rounds(), rounds.growth(), sheet.drift()),
         rounds.rounds().stream()
             .filter(r -> !r.reads().isEmpty())
@@ -116,17 +116,24 @@ class LifterReader {
         runs.of(engineId));
   }
 
+  /** The valves alone, with the springs already known. */
+  List<ValveChain> valves(UUID engineId, SpringStanding.EngineStanding standing) {
+    return valves(book(engineId, standing));
+  }
+
+  private static List<ValveChain> valves(Book book) {
+    return book.engine().layout().positions().stream().map(p -> valve(book, p)).toList();
+  }
+
   EngineLifters engine(UUID engineId) {
-    Book book = book(engineId);
-    List<ValveChain> valves =
-        book.engine().layout().positions().stream().map(p -> valve(book, p)).toList();
+    Book book = book(engineId, springs.of(engineId));
     return new EngineLifters(
         book.standing().engineHours(),
         book.standing().coming(),
         book.engine().drive().lifter().hydraulic(),
         book.engine().drive().lifter().roller(),
         book.rules(),
-        valves,
+        valves(book),
         latest(book.seen(), r -> r.cylinder != null),
         latest(book.seen(), r -> r.valve == null && r.cylinder == null),
         lobes(book),
@@ -141,12 +148,12 @@ class LifterReader {
   }
 
   ValveStory story(UUID engineId, Position p) {
-    Book book = book(engineId);
+    Book book = book(engineId, springs.of(engineId));
     if (!book.engine().layout().positions().contains(p)) {
       throw Refusal.notFound("this engine has no valve " + p);
     }
     ValveChain valve = valve(book, p);
-    Diagnosis d = diagnosis(book, p, symptoms(book, p));
+    Diagnosis d = Diagnosis.of(Set.copyOf(valve.symptoms()), weighed(book, p));
     return new ValveStory(
         valve,
         valve.symptoms().stream().map(s -> new SymptomView(s, s.words())).toList(),
@@ -182,7 +189,8 @@ class LifterReader {
     LifterFittingRow fitted = book.fitted().get(p.toString());
     ValveDrift drift = book.drift().valves().get(p);
     Set<Symptom> symptoms = symptoms(book, p);
-    Diagnosis d = diagnosis(book, p, symptoms);
+    List<Diagnosis.Seen> weighed = weighed(book, p);
+    List<Diagnosis.Suspect> suspects = Diagnosis.suspects(symptoms, weighed);
     LifterRow row = fitted == null ? null : book.lifters().get(fitted.lifterId);
     LifterView lifter = row == null ? null : view(book, row, fitted);
     List<Double> coming =
@@ -194,7 +202,7 @@ class LifterReader {
                 lifter == null ? 0 : lifter.sinceRebuilt(),
                 lifter == null ? OptionalDouble.empty() : book.rules().interval(lifter.kind()),
                 coming,
-                weighed(book, p),
+                weighed,
                 Optional.of(drift),
                 lifter == null ? 0 : lifter.overRevs(),
                 openLbf(book, p)));
@@ -210,12 +218,12 @@ class LifterReader {
             : null,
         DriftViews.valve(drift),
         List.copyOf(symptoms),
-        d.causes().isEmpty() ? null : d.causes().get(0).cause().words(),
+        suspects.isEmpty() ? null : suspects.get(0).cause().words(),
         latest(book.seen(), r -> p.toString().equals(r.valve)));
   }
 
   /** JSON knows no infinity: beyond a thousand hours is a thousand. */
-  private static ThouRange capped(shim.core.stats.Range r) {
+  private static ThouRange capped(Range r) {
     return new ThouRange(
         Math.min(r.low(), 1000), Math.min(r.mid(), 1000), Math.min(r.high(), 1000));
   }
@@ -223,9 +231,8 @@ class LifterReader {
   private static OptionalDouble openLbf(Book book, Position p) {
     return book.standing().springs().stream()
         .filter(s -> s.position().equals(p))
-        .map(SpringStanding.Standing::openLbf)
-        .findFirst()
-        .orElse(OptionalDouble.empty());
+        .mapToDouble(SpringStanding.Standing::openLbf)
+        .findFirst();
   }
 
   private static Set<Symptom> symptoms(Book book, Position p) {
@@ -253,10 +260,6 @@ class LifterReader {
     LocalDate since = LocalDate.ofInstant(book.roundsAt().get(n - 2), ZoneOffset.UTC);
     return book.runs().stream()
         .anyMatch(r -> r.run().overRevs() > 0 && !r.run().date().isBefore(since));
-  }
-
-  private static Diagnosis diagnosis(Book book, Position p, Set<Symptom> symptoms) {
-    return Diagnosis.of(symptoms, weighed(book, p));
   }
 
   /** Findings that speak of a valve: its own, its cylinder's, the engine's; of this lifter only. */
@@ -342,8 +345,7 @@ class LifterReader {
 
   private static List<LobeLine> lobes(Book book) {
     Map<Position, Double> lift = new HashMap<>();
-    Stream.of(book.seen())
-        .flatMap(List::stream)
+    book.seen().stream()
         .filter(r -> r.look == Look.LOBE_LIFT && r.liftIn != null && r.valve != null)
         .forEach(r -> lift.put(Position.parse(r.valve), r.liftIn));
     return LobeSurvey.of(book.engine(), lift, book.drift().valves()).stream()

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import shim.app.fatigue.SpringStanding;
 import shim.app.lifter.LifterViews.ValveChain;
 import shim.core.drift.ValveDrift;
 import shim.core.engine.Position;
@@ -37,8 +38,11 @@ public class LifterStanding {
       boolean looked,
       boolean noisy) {}
 
-  public List<Standing> of(UUID engineId) {
-    return reader.engine(engineId).valves().stream().map(LifterStanding::standing).toList();
+  /**
+   * @param springs how its springs stand, which the caller knows already
+   */
+  public List<Standing> of(UUID engineId, SpringStanding.EngineStanding springs) {
+    return reader.valves(engineId, springs).stream().map(LifterStanding::standing).toList();
   }
 
   private static Standing standing(ValveChain v) {

@@ -59,7 +59,7 @@ class ReadinessReader {
                         o.jobId() == null ? null : o.jobId().toString())));
     addSprings(items, now);
     addLash(items, lash.standing(engineId), now.engineHours());
-    addLifters(items, lifters.of(engineId));
+    addLifters(items, lifters.of(engineId, now));
     return new Answer(Readiness.of(items), now.engineHours(), now.coming().get(0));
   }
 

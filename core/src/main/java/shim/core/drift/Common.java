@@ -1,10 +1,7 @@
 package shim.core.drift;
 
 import java.util.List;
-import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
-import org.hipparchus.linear.CholeskyDecomposition;
-import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 import shim.core.stats.Robust;
 
@@ -19,8 +16,14 @@ final class Common {
   private static final double FREEDOM = 4;
   private static final int SWEEPS = 12;
 
-  /** Held this near to the round before, thou: kind, bank, kind in a bank, slope end to end. */
-  private static final double[] STEADY_THOU = {0.6, 0.4, 0.3, 0.6};
+  /** The effect that is the slope over the order of reading. */
+  private static final int SLOPE = 4;
+
+  /**
+   * Held this near to the round before, thou: the whole (free), kind, bank, kind in a bank, slope
+   * end to end.
+   */
+  private static final double[] STEADY_THOU = {Double.POSITIVE_INFINITY, 0.6, 0.4, 0.3, 0.6};
 
   /** How far the kinds may part when read in a state whose growth is unknown, thou. */
   private static final double UNKNOWN_THOU = 20;
@@ -33,18 +36,17 @@ final class Common {
    * @param place where in the order it was read, −½ to +½
    */
   record Surprise(double thou, double variance, double exhaust, double bank, double place) {
-    private double[] row() {
-      return new double[] {1, exhaust, bank, exhaust * bank * 2, place};
+    private RealVector row() {
+      double[] row = {1, exhaust, bank, exhaust * bank * 2, place};
+      return new ArrayRealVector(row, false);
     }
   }
 
-  private final RealVector effects;
-  private final RealMatrix covariance;
+  private final HeldFit.Solved solved;
   private final double[] weights;
 
-  private Common(RealVector effects, RealMatrix covariance, double[] weights) {
-    this.effects = effects;
-    this.covariance = covariance;
+  private Common(HeldFit.Solved solved, double[] weights) {
+    this.solved = solved;
     this.weights = weights;
   }
 
@@ -62,16 +64,16 @@ final class Common {
     double start = Robust.median(surprises.stream().map(Surprise::thou).toList()).orElse(0);
     RealVector effects = new ArrayRealVector(before.clone());
     effects.setEntry(0, start - offMedian(surprises, before));
-    effects.setEntry(4, 0);
+    effects.setEntry(SLOPE, 0);
     Common result = null;
     for (int sweep = 0; sweep < SWEEPS; sweep++) {
       for (int i = 0; i < weights.length; i++) {
         Surprise s = surprises.get(i);
-        double r = s.thou() - effects.dotProduct(new ArrayRealVector(s.row(), false));
+        double r = s.thou() - effects.dotProduct(s.row());
         weights[i] = (FREEDOM + 1) / (FREEDOM + r * r / s.variance());
       }
       result = solve(surprises, weights, before, newState);
-      effects = result.effects;
+      effects = result.solved.unknowns();
     }
     return result;
   }
@@ -84,43 +86,39 @@ final class Common {
 
   private static Common solve(
       List<Surprise> surprises, double[] weights, double[] before, boolean newState) {
-    RealMatrix a = new Array2DRowRealMatrix(5, 5);
-    RealVector b = new ArrayRealVector(5);
-    a.setEntry(0, 0, 1e-9);
-    for (int j = 1; j < 5; j++) {
-      double sd = newState && j == 1 ? UNKNOWN_THOU : STEADY_THOU[j - 1];
-      a.setEntry(j, j, 1 / (sd * sd));
-      b.setEntry(j, j == 4 ? 0 : before[j] / (sd * sd));
+    double[] near = before.clone();
+    near[SLOPE] = 0;
+    double[] sd = STEADY_THOU.clone();
+    if (newState) {
+      sd[1] = UNKNOWN_THOU;
     }
+    HeldFit fit = new HeldFit(near, sd);
     for (int i = 0; i < weights.length; i++) {
       Surprise s = surprises.get(i);
-      RealVector row = new ArrayRealVector(s.row(), false);
-      double w = weights[i] / s.variance();
-      a = a.add(row.outerProduct(row).scalarMultiply(w));
-      b = b.add(row.mapMultiply(w * s.thou()));
+      fit.add(s.row(), s.thou(), weights[i] / s.variance());
     }
-    RealMatrix covariance = new CholeskyDecomposition(a).getSolver().getInverse();
-    return new Common(covariance.operate(b), covariance, weights.clone());
+    return new Common(fit.solve(), weights.clone());
   }
 
   /** The common part at a valve, thou. */
   static double at(double[] effects, Surprise s) {
-    return new ArrayRealVector(effects, false).dotProduct(new ArrayRealVector(s.row(), false));
+    return new ArrayRealVector(effects, false).dotProduct(s.row());
   }
 
   /** Share of the common part at a valve that its own reading made. */
   double leverage(Surprise s, int index) {
-    RealVector row = new ArrayRealVector(s.row(), false);
-    return Math.min(1, weights[index] / s.variance() * row.dotProduct(covariance.operate(row)));
+    RealVector row = s.row();
+    return Math.min(
+        1, weights[index] / s.variance() * row.dotProduct(solved.covariance().operate(row)));
   }
 
   /** Offsets of the whole, of exhausts over intakes, of a bank, of a kind in a bank; the slope. */
   double[] effects() {
-    return effects.toArray();
+    return solved.unknowns().toArray();
   }
 
   /** Standard deviation of an effect, thou. */
   double sd(int effect) {
-    return Math.sqrt(covariance.getEntry(effect, effect));
+    return solved.sd(effect);
   }
 }

@@ -1,17 +1,16 @@
 package shim.core.drift;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
-import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
-import org.hipparchus.linear.CholeskyDecomposition;
-import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 import shim.core.drift.LashDrift.RoundShift;
+import shim.core.stats.Normal;
 import shim.core.stats.Range;
 import shim.core.stats.Robust;
 
@@ -41,7 +40,6 @@ public record CommonStory(
 
   private static final double WORTH_THOU = 1;
   private static final double ODD_THOU = 2.5;
-  private static final double EIGHTY = 1.2816;
 
   /** What moves together. */
   public enum Group {
@@ -99,30 +97,21 @@ public record CommonStory(
     private final List<RoundShift> rounds;
     private final List<String> hands;
     private final ToDoubleFunction<RoundShift> value;
-    private final RealVector found;
-    private final RealMatrix covariance;
+    private final HeldFit.Solved solved;
 
     Fit(List<RoundShift> rounds, ToDoubleFunction<RoundShift> value, int effect, double scatter) {
       this.rounds = rounds;
       this.value = value;
       this.hands = rounds.stream().map(RoundShift::hand).distinct().toList();
-      int n = 2 + hands.size();
-      RealMatrix a = new Array2DRowRealMatrix(n, n);
-      RealVector b = new ArrayRealVector(n);
-      a.setEntry(0, 0, 1e-9);
-      a.setEntry(1, 1, 1 / (RATE_THOU * RATE_THOU));
-      for (int j = 2; j < n; j++) {
-        a.setEntry(j, j, 1 / (HAND_THOU * HAND_THOU));
-      }
+      double[] sd = new double[2 + hands.size()];
+      Arrays.fill(sd, HAND_THOU);
+      sd[1] = RATE_THOU;
+      HeldFit fit = new HeldFit(new double[sd.length], sd);
       for (RoundShift r : rounds) {
-        double sd = r.sdThou().get(effect);
-        double w = 1 / (scatter * scatter + sd * sd);
-        RealVector row = row(r);
-        a = a.add(row.outerProduct(row).scalarMultiply(w));
-        b = b.add(row.mapMultiply(w * value.applyAsDouble(r)));
+        double own = r.sdThou().get(effect);
+        fit.add(row(r), value.applyAsDouble(r), 1 / (scatter * scatter + own * own));
       }
-      covariance = new CholeskyDecomposition(a).getSolver().getInverse();
-      found = covariance.operate(b);
+      solved = fit.solve();
     }
 
     private RealVector row(RoundShift r) {
@@ -136,17 +125,17 @@ public record CommonStory(
     Map<String, Double> hands() {
       Map<String, Double> result = new LinkedHashMap<>();
       for (int j = 0; j < hands.size() && hands.size() > 1; j++) {
-        result.put(hands.get(j), found.getEntry(2 + j));
+        result.put(hands.get(j), solved.unknowns().getEntry(2 + j));
       }
       return result;
     }
 
     Trend trend(Group group) {
-      double rate = found.getEntry(1);
-      double sd = Math.sqrt(covariance.getEntry(1, 1));
+      double rate = solved.unknowns().getEntry(1);
+      double sd = solved.sd(1);
       double hours = rounds.get(rounds.size() - 1).engineHours() - rounds.get(0).engineHours();
       boolean clear = Math.abs(rate) > CLEAR * sd && Math.abs(rate) * hours >= WORTH_THOU;
-      Range range = new Range(rate - EIGHTY * sd, rate, rate + EIGHTY * sd);
+      Range range = new Normal(rate, sd).eighty();
       return new Trend(group, range, clear, words(group, rate, clear));
     }
 
@@ -196,7 +185,7 @@ public record CommonStory(
     }
 
     private double leftOver(RoundShift r) {
-      return value.applyAsDouble(r) - row(r).dotProduct(found);
+      return value.applyAsDouble(r) - row(r).dotProduct(solved.unknowns());
     }
   }
 }

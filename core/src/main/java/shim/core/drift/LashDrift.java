@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.HeatState;
 import shim.core.engine.Layout;
@@ -210,7 +211,7 @@ public record LashDrift(Map<Position, ValveDrift> valves, List<RoundShift> round
     /** Variance of the surprises over the usual, held near one until many are known. */
     double scatter() {
       List<Double> z =
-          java.util.stream.Stream.concat(tracks.values().stream(), ended.stream())
+          Stream.concat(tracks.values().stream(), ended.stream())
               .flatMap(t -> t.steps().stream())
               .filter(Track.Step::speaks)
               .map(s -> s.surprise() / Math.sqrt(s.variance()))

@@ -65,7 +65,6 @@ final class Track {
   private double hours = Double.NaN;
   private double sinceHours = Double.NaN;
   private boolean justSet;
-  private int readings;
   private double settings;
   private double last;
   private double readAtHours = Double.NaN;
@@ -81,15 +80,11 @@ final class Track {
   }
 
   boolean known() {
-    return readings > 0 && pxx < UNKNOWN / 2;
+    return pxx < UNKNOWN / 2;
   }
 
   List<Step> steps() {
     return List.copyOf(steps);
-  }
-
-  int readings() {
-    return readings;
   }
 
   /** Runs on to an hour. */
@@ -126,14 +121,11 @@ final class Track {
    * @param leverage share of that common part which this very reading made, 0 to 1
    */
   void read(int round, Seen seen, double common, double leverage) {
-    int cold = seen.cold();
-    double v = variance(seen);
     double reading = seen.thou() - common;
+    Gain gain = gain(seen);
     double surprise = reading - expected(seen);
     boolean speaks = known() && leverage < 0.999;
     double others = 1 - leverage;
-    double kx = (pxx + cold * pxg) / v;
-    double kg = (pxg + cold * pgg) / v;
     steps.add(
         new Step(
             round,
@@ -141,25 +133,22 @@ final class Track {
             hours,
             !known(),
             surprise / others,
-            speaks ? v / others : Double.POSITIVE_INFINITY,
+            speaks ? gain.variance() / others : Double.POSITIVE_INFINITY,
             reading - settings,
-            cold,
-            kx * others,
-            kg * others));
-    update(surprise, v, kx, kg);
+            seen.cold(),
+            gain.x() * others,
+            gain.g() * others));
+    update(surprise, gain);
     last = reading;
     readAtHours = hours;
   }
 
   /** The lash was set and read again in the same round. */
   void set(int round, Seen seen, double common) {
-    int cold = seen.cold();
     double reading = seen.thou() - common;
     settings += reading - (hours == readAtHours ? last : expected(seen));
     forget();
-    double v = variance(seen);
-    double kx = (pxx + cold * pxg) / v;
-    double kg = (pxg + cold * pgg) / v;
+    Gain gain = gain(seen);
     double surprise = reading - expected(seen);
     steps.add(
         new Step(
@@ -170,25 +159,33 @@ final class Track {
             surprise,
             Double.POSITIVE_INFINITY,
             reading - settings,
-            cold,
-            kx,
-            kg));
-    update(surprise, v, kx, kg);
+            seen.cold(),
+            gain.x(),
+            gain.g()));
+    update(surprise, gain);
     justSet = true;
   }
 
   /** What the lash was no longer tells what it is. */
-  void forget() {
+  private void forget() {
     pxx = UNKNOWN;
     pxg = 0;
   }
 
-  private void update(double surprise, double v, double kx, double kg) {
-    x += kx * surprise;
-    g += kg * surprise;
-    pxx -= kx * kx * v;
-    pxg -= kx * kg * v;
-    pgg -= kg * kg * v;
-    readings++;
+  /** How much of a surprise goes into the lash and into the growth, and the surprise's variance. */
+  private record Gain(double variance, double x, double g) {}
+
+  private Gain gain(Seen seen) {
+    double v = variance(seen);
+    int cold = seen.cold();
+    return new Gain(v, (pxx + cold * pxg) / v, (pxg + cold * pgg) / v);
+  }
+
+  private void update(double surprise, Gain gain) {
+    x += gain.x() * surprise;
+    g += gain.g() * surprise;
+    pxx -= gain.x() * gain.x() * gain.variance();
+    pxg -= gain.x() * gain.g() * gain.variance();
+    pgg -= gain.g() * gain.g() * gain.variance();
   }
 }

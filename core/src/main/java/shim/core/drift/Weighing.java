@@ -35,9 +35,6 @@ final class Weighing {
   /** Begins within this of the likeliest are all named, log likelihood. */
   private static final double NAMED_WITHIN = 2;
 
-  /** Half width of the middle 80 % of a normal distribution, standard deviations. */
-  private static final double EIGHTY = 1.2816;
-
   /** One candidate: a change and what all readings say of it. */
   private record Candidate(
       boolean drift, double lowHours, double hours, double highHours, double prior, Evidence now) {}
@@ -197,7 +194,7 @@ final class Weighing {
       b += s.speaks() ? own[i] * s.surprise() / s.variance() : 0;
       g += s.speaks() ? own[i] * own[i] / s.variance() : 0;
     }
-    return new Sized(range(new Normal(b / g, 1 / Math.sqrt(g))), null, Optional.empty());
+    return new Sized(new Normal(b / g, 1 / Math.sqrt(g)).eighty(), null, Optional.empty());
   }
 
   private Sized changed(Signal signal) {
@@ -248,10 +245,6 @@ final class Weighing {
       square += w * (n.mean() * n.mean() + n.sd() * n.sd());
     }
     double m = mean / weight;
-    return range(new Normal(m, Math.sqrt(Math.max(0, square / weight - m * m))));
-  }
-
-  private static Range range(Normal n) {
-    return new Range(n.mean() - EIGHTY * n.sd(), n.mean(), n.mean() + EIGHTY * n.sd());
+    return new Normal(m, Math.sqrt(Math.max(0, square / weight - m * m))).eighty();
   }
 }

@@ -54,12 +54,8 @@ public final class SpringSet {
   public Range commonLoss(double hours) {
     double settled = Settling.of(hours) - Settling.of(Settling.BASELINE_HOURS);
     SetRun run = fit.run();
-    Normal loss = run.common(settled, hours - Settling.BASELINE_HOURS);
-    double half = 1.2816 * loss.sd();
-    return new Range(
-        -Math.expm1(-(loss.mean() - half)),
-        -Math.expm1(-loss.mean()),
-        -Math.expm1(-(loss.mean() + half)));
+    Range ln = run.common(settled, hours - Settling.BASELINE_HOURS).eighty();
+    return new Range(-Math.expm1(-ln.low()), -Math.expm1(-ln.mid()), -Math.expm1(-ln.high()));
   }
 
   /** Loss of one spring at some hours, from its last test on; 80 % range. */

@@ -58,15 +58,24 @@ public record Diagnosis(List<Suspect> causes, List<NextLook> looks) {
 
   /** Findings of one look: the last one counts. */
   public static Diagnosis of(Set<Symptom> symptoms, List<Seen> seen) {
+    Map<Look, String> latest = latest(seen);
+    return new Diagnosis(
+        suspects(symptoms, seen), looks(symptoms, latest, shares(symptoms, latest)));
+  }
+
+  /** The causes alone, likeliest first, where nobody asks what to look at next. */
+  public static List<Suspect> suspects(Set<Symptom> symptoms, List<Seen> seen) {
+    Map<Look, String> latest = latest(seen);
+    return shares(symptoms, latest).entrySet().stream()
+        .sorted(Map.Entry.<Cause, Double>comparingByValue().reversed())
+        .map(e -> suspect(e.getKey(), e.getValue(), symptoms, latest))
+        .toList();
+  }
+
+  private static Map<Look, String> latest(List<Seen> seen) {
     Map<Look, String> latest = new EnumMap<>(Look.class);
     seen.forEach(s -> latest.put(s.look(), s.grade().word()));
-    Map<Cause, Double> shares = shares(symptoms, latest);
-    List<Suspect> causes =
-        shares.entrySet().stream()
-            .sorted(Map.Entry.<Cause, Double>comparingByValue().reversed())
-            .map(e -> suspect(e.getKey(), e.getValue(), symptoms, latest))
-            .toList();
-    return new Diagnosis(causes, looks(symptoms, latest, shares));
+    return latest;
   }
 
   private static Map<Cause, Double> shares(Set<Symptom> symptoms, Map<Look, String> seen) {

@@ -200,7 +200,7 @@ public record LifterOutlook(
   private static double theirs(LifterFacts f, ValveDrift d) {
     Set<Symptom> symptoms = EnumSet.noneOf(Symptom.class);
     Symptom.of(d.signal()).ifPresent(symptoms::add);
-    return Diagnosis.of(symptoms, f.seen()).causes().stream()
+    return Diagnosis.suspects(symptoms, f.seen()).stream()
         .filter(s -> s.cause() == Cause.LIFTER || s.cause() == Cause.LOBE)
         .mapToDouble(Diagnosis.Suspect::share)
         .sum();
