@@ -1,4 +1,4 @@
-import { queryOptions } from "@tanstack/react-query";
+import { keepPreviousData, queryOptions } from "@tanstack/react-query";
 import { answered, api, type Schemas } from "./client";
 
 /** One factory per endpoint; features use these and never spell a URL twice. */
@@ -83,6 +83,14 @@ export const round = (id: string) =>
     queryKey: ["rounds", id],
     queryFn: () => answered(api.GET("/api/rounds/{id}", { params: { path: { id } } })),
     refetchInterval: (q) => (q.state.data?.signedBy ? false : 2000),
+  });
+
+/** What to look at first at the end of a round; asked anew with every valve done. */
+export const roundLooks = (engineId: string, id: string, done: number) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "looks", id, done],
+    queryFn: () => answered(api.GET("/api/rounds/{id}/looks", { params: { path: { id } } })),
+    placeholderData: keepPreviousData,
   });
 
 export const revisions = (id: string) =>

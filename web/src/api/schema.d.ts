@@ -1028,6 +1028,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rounds/{id}/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["looks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/presets": {
         parameters: {
             query?: never;
@@ -1051,7 +1067,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["looks"];
+        get: operations["looks_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1773,6 +1789,7 @@ export interface components {
                 [key: string]: number;
             };
             valves: components["schemas"]["ValveLine"][];
+            moved: components["schemas"]["Look"][];
             first: components["schemas"]["Look"][];
         };
         RoundView: {
@@ -3756,6 +3773,10 @@ export interface components {
             position: string;
             /** Format: double */
             slackDeg: number;
+        };
+        RoundLooksView: {
+            now: components["schemas"]["Look"][];
+            onTheDay?: components["schemas"]["Look"][];
         };
         Preset: {
             id: string;
@@ -6123,6 +6144,28 @@ export interface operations {
             };
         };
     };
+    looks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RoundLooksView"];
+                };
+            };
+        };
+    };
     presets: {
         parameters: {
             query?: never;
@@ -6143,7 +6186,7 @@ export interface operations {
             };
         };
     };
-    looks: {
+    looks_1: {
         parameters: {
             query?: never;
             header?: never;

@@ -5,6 +5,7 @@ import { ApiProblem, answered, api, type Schemas, wordsOf } from "../../api/clie
 import {
   engine as engineQuery,
   revisions as revisionsQuery,
+  roundLooks,
   round as roundQuery,
   roundTest,
   springTest,
@@ -60,7 +61,7 @@ export function EndPage() {
             </Link>
           </header>
           <OpenSprings roundId={round.id} />
-          <FirstLooks engineId={round.engineId} story={round.story} hydraulic={round.hydraulic} />
+          <FirstLooks round={round} />
           <Adjusted round={round} />
           {round.swaps && <Swaps swaps={round.swaps} />}
           <SignOff round={round} />
@@ -90,39 +91,69 @@ function OpenSprings({ roundId }: { roundId: string }) {
 
 const TONE = { FIRST: "stop", SOON: "care", KNOW: "know" } as const;
 
-interface FirstLooksProps {
-  engineId: string;
-  story: Schemas["RoundStory"];
-  hydraulic: boolean;
-}
+type Look = Schemas["Look"];
 
-function FirstLooks({ engineId, story, hydraulic }: FirstLooksProps) {
-  const open = story.first.filter((l) => !l.words.endsWith("was not done"));
-  const notDone = story.first.length - open.length;
+/** This round by itself and all rounds up to it, most pressing first. */
+function FirstLooks({ round }: { round: Round }) {
+  const looks = useQuery(roundLooks(round.engineId, round.id, round.done));
+  if (looks.error && !looks.data) return <Problem error={looks.error} />;
+  if (!looks.data) return <Waiting />;
+  const { now, onTheDay } = looks.data;
+  const open = now.filter((l) => !l.words.endsWith("was not done"));
+  const notDone = now.length - open.length;
   return (
     <section className="grid gap-2" aria-label="Look at first">
       {open.map((l) => (
-        <Notice key={l.words} tone={TONE[l.weight]}>
-          {l.words}
-          {l.position && (
-            <Link
-              to="/engines/$id/lifters"
-              params={{ id: engineId }}
-              search={{ valve: l.position }}
-              className="ml-2 whitespace-nowrap"
-            >
-              all its rounds
-            </Link>
-          )}
-        </Notice>
+        <LookNotice key={l.words} look={l} engineId={round.engineId} />
       ))}
       {notDone > 0 && <Notice tone="care">{notDone} valves are not done yet.</Notice>}
-      {story.first.length === 0 && !hydraulic && (
+      {now.length === 0 && !round.hydraulic && (
         <Notice tone="know">
-          Every valve was left inside its tolerance, and none moved apart from its kind.
+          Every valve was left inside its tolerance, and over all rounds none goes its own way.
         </Notice>
       )}
+      {onTheDay && said(onTheDay) !== said(now) && <OnTheDay looks={onTheDay} />}
     </section>
+  );
+}
+
+const said = (looks: Look[]) => looks.map((l) => l.words).join("\n");
+
+function LookNotice({ look, engineId }: { look: Look; engineId: string }) {
+  return (
+    <Notice tone={TONE[look.weight]}>
+      {look.words}
+      {look.position && (
+        <Link
+          to="/engines/$id/lifters"
+          params={{ id: engineId }}
+          search={{ valve: look.position }}
+          className="ml-2 whitespace-nowrap"
+        >
+          all its rounds
+        </Link>
+      )}
+    </Notice>
+  );
+}
+
+/** What Shim said when the round was signed, where it says something else today. */
+function OnTheDay({ looks }: { looks: Look[] }) {
+  return (
+    <details className="scribed rounded px-4 py-2">
+      <summary className="min-h-8 cursor-pointer font-semibold">
+        When it was signed Shim said something else
+      </summary>
+      {looks.length === 0 ? (
+        <p>Nothing to look at.</p>
+      ) : (
+        <ul>
+          {looks.map((l) => (
+            <li key={l.words}>{l.words}</li>
+          ))}
+        </ul>
+      )}
+    </details>
   );
 }
 

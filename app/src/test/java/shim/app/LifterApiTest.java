@@ -4,10 +4,13 @@ import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import java.util.UUID;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.MediaType;
@@ -64,7 +67,7 @@ class LifterApiTest extends ApiTest {
   }
 
   /** A hot round with leaves; 5E opens after three hours. */
-  private void round(int n, Random random) {
+  private String round(int n, Random random) {
     String round = id();
     double hours = n * 1.25;
     String start =
@@ -86,6 +89,7 @@ class LifterApiTest extends ApiTest {
       read(round, v, "LEFT", set ? 18 : gap);
     }
     assertThat(put("/api/rounds/" + round + "/signature", "{\"initials\":\"KV\"}")).hasStatusOk();
+    return round;
   }
 
   private void read(String round, String valve, String phase, long thou) {
@@ -93,11 +97,47 @@ class LifterApiTest extends ApiTest {
     assertThat(put("/api/rounds/" + round + "/readings/" + id(), entry)).hasStatusOk();
   }
 
-  private void season() {
+  /** Eight rounds, by their ids. */
+  private List<String> season() {
     Random random = new Random(5);
-    for (int n = 0; n < 8; n++) {
-      round(n, random);
-    }
+    return IntStream.range(0, 8).mapToObj(n -> round(n, random)).toList();
+  }
+
+  private List<Object> drifting(String looks, String when) {
+    List<Object> words = new ArrayList<>();
+    assertThat(get(looks))
+        .bodyJson()
+        .extractingPath("$." + when + "[?(@.words =~ /.* an hour .*/)].words")
+        .asArray()
+        .satisfies(w -> Collections.addAll(words, w));
+    return words;
+  }
+
+  @Test
+  void theEndOfARoundSpeaksFromAllRoundsAndKeepsWhatWasSaidThatDay() {
+    List<String> rounds = season();
+    String last = "/api/rounds/" + rounds.get(7) + "/looks";
+    assertThat(drifting(last, "now"))
+        .as("no other valve goes its own way")
+        .singleElement()
+        .asString()
+        .startsWith("5E opening 1.")
+        .endsWith("look first: jam nut");
+    assertThat(drifting("/api/rounds/" + rounds.get(2) + "/looks", "now"))
+        .as("at 2.5 h it had not begun, and later rounds do not speak there")
+        .isEmpty();
+    assertThat(see("\"valve\":\"5E\",\"look\":\"JAM_NUT\",\"grade\":\"tight\"")).hasStatus(204);
+    assertThat(drifting(last, "now"))
+        .as("what has been looked at is not asked for again")
+        .singleElement()
+        .asString()
+        .contains("look first: ")
+        .doesNotEndWith("jam nut");
+    assertThat(drifting(last, "onTheDay"))
+        .singleElement()
+        .asString()
+        .endsWith("look first: jam nut");
+    assertThat(get("/api/rounds/" + id() + "/looks")).hasStatus(404);
   }
 
   @Test

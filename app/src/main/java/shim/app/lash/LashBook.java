@@ -40,7 +40,13 @@ public class LashBook {
    * @param rounds oldest first, each named by its id; parts changed after the last one close the
    *     list
    */
-  public record Booked(List<LashRound> rounds, Growth growth) {}
+  public record Booked(List<LashRound> rounds, Growth growth) {
+    /** As the engine's book stood with that round; nothing where nothing was read in it. */
+    public Booked upTo(UUID round) {
+      List<String> names = rounds.stream().map(LashRound::name).toList();
+      return new Booked(rounds.subList(0, names.indexOf(round.toString()) + 1), growth);
+    }
+  }
 
   /**
    * How the rounds stand.

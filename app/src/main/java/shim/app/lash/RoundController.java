@@ -95,6 +95,11 @@ class RoundController {
     return history.pastStop(id, crankDeg, missedDeg);
   }
 
+  @GetMapping("/api/rounds/{id}/looks")
+  RoundLooksView looks(@PathVariable UUID id) {
+    return rounds.looks(id);
+  }
+
   @GetMapping("/api/rounds/{id}/revisions")
   List<LashHistory.ReadingRevision> revisions(@PathVariable UUID id) {
     return history.revisions(id);

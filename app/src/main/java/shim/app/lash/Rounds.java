@@ -25,6 +25,8 @@ import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.lash.Preload;
 import shim.core.lash.Reading;
+import shim.core.lash.RoundStory;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -35,7 +37,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 @Transactional
 public class Rounds {
-  static final String RULE_VERSION = "1";
+  static final String RULE_VERSION = "2";
 
   private final RoundRows rounds;
   private final ReadingRows readings;
@@ -43,6 +45,7 @@ public class Rounds {
   private final ChainChangeRows changes;
   private final Engines engines;
   private final RoundReader reader;
+  private final RoundJudge judge;
   private final JsonMapper json;
   private final Clock clock;
 
@@ -53,6 +56,7 @@ public class Rounds {
       ChainChangeRows changes,
       Engines engines,
       RoundReader reader,
+      RoundJudge judge,
       JsonMapper json,
       Clock clock) {
     this.rounds = rounds;
@@ -61,6 +65,7 @@ public class Rounds {
     this.changes = changes;
     this.engines = engines;
     this.reader = reader;
+    this.judge = judge;
     this.json = json;
     this.clock = clock;
   }
@@ -307,9 +312,27 @@ public class Rounds {
     round.signedBy = signature.initials();
     round.signedAt = at == null ? now() : at;
     round.ruleVersion = RULE_VERSION;
-    round.said = json.writeValueAsString(reader.view(round).story());
+    round.said = json.writeValueAsString(looksNow(round));
     Because.of(signature.initials(), "signed off");
     rounds.saveAndFlush(round);
+  }
+
+  /** What to look at first, today and as it was said when the round was signed. */
+  @Transactional(readOnly = true)
+  RoundLooksView looks(UUID id) {
+    RoundRow round = rounds.findById(id).orElseThrow(() -> Refusal.notFound("no such round"));
+    return new RoundLooksView(looksNow(round), round.said == null ? null : onTheDay(round.said));
+  }
+
+  private List<RoundStory.Look> looksNow(RoundRow round) {
+    return judge.looks(round.engineId, round.id, reader.view(round).story());
+  }
+
+  /** Rounds signed under rule version 1 kept the whole story of the round by itself. */
+  private List<RoundStory.Look> onTheDay(String said) {
+    JsonNode kept = json.readTree(said);
+    return List.of(
+        json.treeToValue(kept.isArray() ? kept : kept.path("first"), RoundStory.Look[].class));
   }
 
   /** Every class rule of the engine is looked at, or the note says why not. */

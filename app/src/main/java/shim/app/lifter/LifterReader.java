@@ -84,8 +84,7 @@ class LifterReader {
       Map<UUID, LifterRow> lifters,
       Map<UUID, List<LifterFittingRow>> lives,
       Map<UUID, List<RebuildRow>> rebuilds,
-      Map<String, LifterFittingRow> fitted,
-      List<InspectionRow> seen,
+      SeenBook seen,
       List<Runs.RunView> runs) {}
 
   private Book book(UUID engineId, SpringStanding.EngineStanding standing) {
@@ -95,10 +94,6 @@ class LifterReader {
     Map<UUID, LifterRow> all =
         lifters.all().stream()
             .collect(Collectors.toMap(l -> l.id, l -> l, (a, b) -> a, LinkedHashMap::new));
-    Map<String, LifterFittingRow> fitted = new HashMap<>();
-    lifters.fittings(engineId).stream()
-        .filter(f -> f.toHours == null)
-        .forEach(f -> fitted.put(f.valve, f));
     return new Book(
         engine,
         sheet,
@@ -111,8 +106,7 @@ class LifterReader {
         all,
         lifters.fittingsOf(all.keySet()).stream().collect(Collectors.groupingBy(f -> f.lifterId)),
         lifters.rebuildsOf(all.keySet()).stream().collect(Collectors.groupingBy(r -> r.lifterId)),
-        fitted,
-        inspections.of(engineId),
+        SeenBook.of(inspections.of(engineId), lifters.fittings(engineId)),
         runs.of(engineId));
   }
 
@@ -134,8 +128,8 @@ class LifterReader {
         book.engine().drive().lifter().roller(),
         book.rules(),
         valves(book),
-        latest(book.seen(), r -> r.cylinder != null),
-        latest(book.seen(), r -> r.valve == null && r.cylinder == null),
+        latest(book, SeenBook::ofCylinder),
+        latest(book, SeenBook::ofEngine),
         lobes(book),
         book.lifters().values().stream()
             .filter(l -> !l.scrapped && shelved(book, l.id))
@@ -153,17 +147,17 @@ class LifterReader {
       throw Refusal.notFound("this engine has no valve " + p);
     }
     ValveChain valve = valve(book, p);
-    Diagnosis d = Diagnosis.of(Set.copyOf(valve.symptoms()), weighed(book, p));
+    Diagnosis d = Diagnosis.of(Set.copyOf(valve.symptoms()), book.seen().speakingOf(p));
     return new ValveStory(
         valve,
         valve.symptoms().stream().map(s -> new SymptomView(s, s.words())).toList(),
         LifterViews.suspects(d),
         LifterViews.looks(d),
-        latest(book.seen(), r -> Integer.valueOf(p.cylinder()).equals(r.cylinder)),
-        latest(book.seen(), r -> r.valve == null && r.cylinder == null),
+        latest(book, SeenBook.inCylinder(p)),
+        latest(book, SeenBook::ofEngine),
         lives(book, engineId, p),
-        book.seen().stream()
-            .filter(r -> p.toString().equals(r.valve))
+        book.seen().rows().stream()
+            .filter(SeenBook.at(p))
             .sorted(Comparator.comparing((InspectionRow r) -> r.seenAt).reversed())
             .map(LifterReader::seen)
             .toList());
@@ -186,10 +180,10 @@ class LifterReader {
   }
 
   private static ValveChain valve(Book book, Position p) {
-    LifterFittingRow fitted = book.fitted().get(p.toString());
+    LifterFittingRow fitted = book.seen().fitted().get(p.toString());
     ValveDrift drift = book.drift().valves().get(p);
     Set<Symptom> symptoms = symptoms(book, p);
-    List<Diagnosis.Seen> weighed = weighed(book, p);
+    List<Diagnosis.Seen> weighed = book.seen().speakingOf(p);
     List<Diagnosis.Suspect> suspects = Diagnosis.suspects(symptoms, weighed);
     LifterRow row = fitted == null ? null : book.lifters().get(fitted.lifterId);
     LifterView lifter = row == null ? null : view(book, row, fitted);
@@ -219,7 +213,7 @@ class LifterReader {
         DriftViews.valve(drift),
         List.copyOf(symptoms),
         suspects.isEmpty() ? null : suspects.get(0).cause().words(),
-        latest(book.seen(), r -> p.toString().equals(r.valve)));
+        latest(book, SeenBook.at(p)));
   }
 
   /** JSON knows no infinity: beyond a thousand hours is a thousand. */
@@ -242,7 +236,7 @@ class LifterReader {
     if (drift.signal().steps() && overRevSinceLastButOne(book)) {
       result.add(Symptom.AFTER_OVER_REV);
     }
-    if (latest(book.seen(), r -> p.toString().equals(r.valve)).stream()
+    if (latest(book, SeenBook.at(p)).stream()
         .anyMatch(s -> s.look() == Look.TICK_HOT && s.grade().equals("ticks"))) {
       result.add(Symptom.NOISE);
     }
@@ -260,20 +254,6 @@ class LifterReader {
     LocalDate since = LocalDate.ofInstant(book.roundsAt().get(n - 2), ZoneOffset.UTC);
     return book.runs().stream()
         .anyMatch(r -> r.run().overRevs() > 0 && !r.run().date().isBefore(since));
-  }
-
-  /** Findings that speak of a valve: its own, its cylinder's, the engine's; of this lifter only. */
-  private static List<Diagnosis.Seen> weighed(Book book, Position p) {
-    LifterFittingRow fitted = book.fitted().get(p.toString());
-    return book.seen().stream()
-        .filter(
-            r ->
-                p.toString().equals(r.valve)
-                    || Integer.valueOf(p.cylinder()).equals(r.cylinder)
-                    || r.valve == null && r.cylinder == null)
-        .filter(r -> !r.look.ofTheLifter() || fitted == null || !r.seenAt.isBefore(fitted.fittedAt))
-        .flatMap(r -> r.look.grade(r.grade).map(g -> new Diagnosis.Seen(r.look, g)).stream())
-        .toList();
   }
 
   private static LifterView view(Book book, LifterRow row, @Nullable LifterFittingRow now) {
@@ -310,14 +290,8 @@ class LifterReader {
         row.note);
   }
 
-  /** Of several findings of one look at one place the last. */
-  private static List<SeenView> latest(List<InspectionRow> rows, Predicate<InspectionRow> of) {
-    Map<String, InspectionRow> last = new LinkedHashMap<>();
-    rows.stream()
-        .filter(of)
-        .sorted(Comparator.comparing(r -> r.seenAt))
-        .forEach(r -> last.put(r.look + " " + r.valve + " " + r.cylinder, r));
-    return last.values().stream().map(LifterReader::seen).toList();
+  private static List<SeenView> latest(Book book, Predicate<InspectionRow> of) {
+    return book.seen().latest(of).stream().map(LifterReader::seen).toList();
   }
 
   private static SeenView seen(InspectionRow r) {
@@ -345,7 +319,7 @@ class LifterReader {
 
   private static List<LobeLine> lobes(Book book) {
     Map<Position, Double> lift = new HashMap<>();
-    book.seen().stream()
+    book.seen().rows().stream()
         .filter(r -> r.look == Look.LOBE_LIFT && r.liftIn != null && r.valve != null)
         .forEach(r -> lift.put(Position.parse(r.valve), r.liftIn));
     return LobeSurvey.of(book.engine(), lift, book.drift().valves()).stream()

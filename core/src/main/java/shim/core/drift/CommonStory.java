@@ -97,7 +97,7 @@ public record CommonStory(
     private final List<RoundShift> rounds;
     private final List<String> hands;
     private final ToDoubleFunction<RoundShift> value;
-    private final HeldFit.Solved solved;
+    private final HeldFit solved;
 
     Fit(List<RoundShift> rounds, ToDoubleFunction<RoundShift> value, int effect, double scatter) {
       this.rounds = rounds;
@@ -106,12 +106,20 @@ public record CommonStory(
       double[] sd = new double[2 + hands.size()];
       Arrays.fill(sd, HAND_THOU);
       sd[1] = RATE_THOU;
-      HeldFit fit = new HeldFit(new double[sd.length], sd);
-      for (RoundShift r : rounds) {
-        double own = r.sdThou().get(effect);
-        fit.add(row(r), value.applyAsDouble(r), 1 / (scatter * scatter + own * own));
-      }
-      solved = fit.solve();
+      RealVector start = new ArrayRealVector(sd.length);
+      Robust.median(rounds.stream().map(value::applyAsDouble).toList())
+          .ifPresent(m -> start.setEntry(0, m));
+      solved =
+          HeldFit.of(
+              rounds.stream().map(r -> observed(r, effect, scatter)).toList(),
+              new double[sd.length],
+              sd,
+              start);
+    }
+
+    private HeldFit.Observed observed(RoundShift r, int effect, double scatter) {
+      double own = r.sdThou().get(effect);
+      return new HeldFit.Observed(row(r), value.applyAsDouble(r), scatter * scatter + own * own);
     }
 
     private RealVector row(RoundShift r) {

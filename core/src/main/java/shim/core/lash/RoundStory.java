@@ -13,20 +13,19 @@ import shim.core.engine.ValveKind;
 import shim.core.stats.Robust;
 
 /**
- * What one round says: how each valve moved against its own kind, who is out, what to look at
- * first.
+ * What one round says by itself: how each kind of valve moved since last time, who is out, what the
+ * eye has seen. Which valve goes its own way is for all rounds together to say ({@link
+ * shim.core.drift.LashDrift}).
  *
  * @param medianDriftIn median drift of a kind of valve, inch
- * @param first what to look at first, most pressing on top
+ * @param moved what the kinds did as a whole since last time
+ * @param first valves to look at first, most pressing on top
  */
 public record RoundStory(
-    Map<ValveKind, Double> medianDriftIn, List<ValveLine> valves, List<Look> first) {
-
-  /** A single reading is good to about this, inch: smaller differences say nothing. */
-  private static final double READABLE_IN = 0.0015;
-
-  /** Robust z over which a valve stands out from its kind: a reason to look, no more. */
-  private static final double ODD_Z = 3.5;
+    Map<ValveKind, Double> medianDriftIn,
+    List<ValveLine> valves,
+    List<Look> moved,
+    List<Look> first) {
 
   /** Drift of a whole kind worth a line of its own, inch. */
   private static final double COMMON_IN = 0.001;
@@ -57,56 +56,24 @@ public record RoundStory(
   public RoundStory {
     medianDriftIn = Map.copyOf(medianDriftIn);
     valves = List.copyOf(valves);
+    moved = List.copyOf(moved);
     first = List.copyOf(first);
   }
 
   public static RoundStory of(Collection<ValveLine> lines) {
     Map<ValveKind, Double> medians = new EnumMap<>(ValveKind.class);
-    List<Look> looks = new ArrayList<>();
     for (ValveKind kind : ValveKind.values()) {
-      List<Double> drifts =
-          lines.stream()
-              .filter(v -> v.position().kind() == kind && v.driftIn() != null)
-              .map(ValveLine::driftIn)
-              .toList();
-      Robust.median(drifts)
-          .ifPresent(
-              m -> {
-                medians.put(kind, m);
-                looks.addAll(odd(lines, kind, m, drifts));
-              });
+      Robust.median(
+              lines.stream()
+                  .filter(v -> v.position().kind() == kind && v.driftIn() != null)
+                  .map(ValveLine::driftIn)
+                  .toList())
+          .ifPresent(m -> medians.put(kind, m));
     }
-    common(medians).forEach(looks::add);
+    List<Look> looks = new ArrayList<>();
     lines.forEach(v -> looks.addAll(single(v)));
     looks.sort(Comparator.comparing(Look::weight));
-    return new RoundStory(medians, List.copyOf(lines), looks);
-  }
-
-  private static List<Look> odd(
-      Collection<ValveLine> lines, ValveKind kind, double median, List<Double> drifts) {
-    double scale = Math.max(Robust.scaledMad(drifts).orElse(0), READABLE_IN / 2);
-    return lines.stream()
-        .filter(v -> v.position().kind() == kind && v.driftIn() != null)
-        .filter(v -> Math.abs(v.driftIn() - median) > Math.max(ODD_Z * scale, READABLE_IN))
-        .sorted(Comparator.comparingDouble(v -> -Math.abs(v.driftIn() - median)))
-        .map(v -> new Look(Weight.FIRST, v.position(), oddWords(v, median)))
-        .toList();
-  }
-
-  private static String oddWords(ValveLine v, double median) {
-    double own = v.driftIn() - median;
-    String next =
-        own > 0
-            ? "jam nut first, then pushrod and rocker tips, lifter, lobe"
-            : "seat or valve head: leak-down";
-    return String.format(
-        Locale.ROOT,
-        "%s %s %.1f thou more than the other %ss: %s",
-        v.position(),
-        own > 0 ? "opened" : "closed",
-        Math.abs(own) * 1000,
-        v.position().kind().word(),
-        next);
+    return new RoundStory(medians, List.copyOf(lines), common(medians), looks);
   }
 
   private static List<Look> common(Map<ValveKind, Double> medians) {

@@ -16,14 +16,14 @@ import shim.core.lash.Growth;
 import shim.core.stats.Robust;
 
 /** Rounds for tests: a V8 read with leaves of one thou and a feel of half a thou. */
-final class DriftRounds {
-  static final Layout V8 = Engines.engine(Engines.sheet("v8-odd-even")).layout();
+public final class DriftRounds {
+  public static final Layout V8 = Engines.engine(Engines.sheet("v8-odd-even")).layout();
   static final Growth GROWN =
       new Growth(
           Map.of(
               ValveKind.INTAKE, new Robust.Mean(0.002, 0.0005, 8),
               ValveKind.EXHAUST, new Robust.Mean(0.004, 0.0005, 8)));
-  static final double HOURS_BETWEEN = 1.25;
+  public static final double HOURS_BETWEEN = 1.25;
 
   private final Random random;
   private final ToDoubleBiFunction<Position, Double> truth;
@@ -33,29 +33,30 @@ final class DriftRounds {
   /**
    * @param truth how far a valve has moved at an hour, thou
    */
-  DriftRounds(long seed, ToDoubleBiFunction<Position, Double> truth) {
+  public DriftRounds(long seed, ToDoubleBiFunction<Position, Double> truth) {
     this.random = new Random(seed);
     this.truth = truth;
   }
 
-  static Position at(String written) {
+  public static Position at(String written) {
     return Position.parse(written);
   }
 
-  static ToDoubleBiFunction<Position, Double> opening(
+  public static ToDoubleBiFunction<Position, Double> opening(
       String valve, double fromHours, double thouPerHour) {
     return (p, h) -> p.equals(at(valve)) ? Math.max(0, h - fromHours) * thouPerHour : 0;
   }
 
   /** Makes rounds, hot, by one hand, every valve out by more than 2 thou set to 16 again. */
-  List<LashRound> rounds(int count) {
+  public List<LashRound> rounds(int count) {
     for (int n = 0; n < count; n++) {
       round("r" + n, n * HOURS_BETWEEN, HeatState.HOT, "KV", 0);
     }
     return List.copyOf(rounds);
   }
 
-  DriftRounds round(String name, double hours, HeatState state, String hand, double offThou) {
+  public DriftRounds round(
+      String name, double hours, HeatState state, String hand, double offThou) {
     List<LashRound.Read> reads = new ArrayList<>();
     for (Position p : V8.positions()) {
       double cold =
@@ -84,7 +85,7 @@ final class DriftRounds {
     return Math.max(0, Math.round(gap + random.nextGaussian() * 0.5));
   }
 
-  static LashDrift analysis(List<LashRound> rounds) {
+  public static LashDrift analysis(List<LashRound> rounds) {
     return LashDrift.of(V8, rounds, GROWN, DriftRules.USUAL);
   }
 }

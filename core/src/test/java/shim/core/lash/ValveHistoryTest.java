@@ -79,25 +79,24 @@ class ValveHistoryTest {
   }
 
   @Test
-  void oneValveOpeningIsNamedAgainstItsKindAndAWholeSetIsNot() {
+  void aRoundByItselfNamesWhatIsOutAndThatAllMovedAlike() {
     List<RoundStory.ValveLine> lines =
         List.of(
-            line("1E", 0.018, 0.018, 0.0004), line("2E", 0.018, 0.018, 0.0002),
-            line("3E", 0.018, 0.018, 0.0060), line("4E", 0.018, 0.018, -0.0003),
-            line("1I", 0.018, 0.018, 0.0001), line("2I", 0.018, 0.013, 0.0002));
+            line("1E", 0.018, 0.018, 0.0044), line("2E", 0.018, 0.018, 0.0042),
+            line("3E", 0.018, 0.018, 0.0041), line("4E", 0.018, 0.018, 0.0037),
+            line("1I", 0.018, 0.018, 0.0041), line("2I", 0.018, 0.013, 0.0042));
     RoundStory story = RoundStory.of(lines);
-    assertThat(story.first().get(0).words()).startsWith("3E opened 5.7 thou more");
     assertThat(story.first())
-        .anySatisfy(l -> assertThat(l.words()).contains("2I left at 0.0130, under"));
-    List<RoundStory.ValveLine> shifted =
+        .singleElement()
+        .satisfies(l -> assertThat(l.words()).contains("2I left at 0.0130, under"));
+    assertThat(story.moved())
+        .singleElement()
+        .satisfies(l -> assertThat(l.words()).contains("all moved the same way", "temperature"));
+    assertThat(story.medianDriftIn().get(ValveKind.EXHAUST)).isCloseTo(0.00415, within(1e-9));
+    List<RoundStory.ValveLine> still =
         lines.stream()
-            .map(v -> line(v.position().toString(), v.foundIn(), 0.018, v.driftIn() + 0.004))
+            .map(v -> line(v.position().toString(), v.foundIn(), 0.018, v.driftIn() - 0.004))
             .toList();
-    RoundStory all = RoundStory.of(shifted);
-    assertThat(all.first()).anySatisfy(l -> assertThat(l.words()).contains("temperature"));
-    assertThat(all.first().stream().filter(l -> l.position() != null))
-        .as("shifting the whole round blames no other valve")
-        .extracting(RoundStory.Look::position)
-        .containsExactly(E3);
+    assertThat(RoundStory.of(still).moved()).isEmpty();
   }
 }
