@@ -70,7 +70,7 @@ export async function answered<T>(call: Promise<Answer<T>>): Promise<T> {
 }
 
 /** What a call needs to send a photo as it is. */
-export const photoBody = (photo: File) => ({
+export const photoBody = (photo: Blob) => ({
   body: photo as unknown as string,
   bodySerializer: (b: unknown) => b as Blob,
   headers: { "Content-Type": "application/octet-stream" },

@@ -1,4 +1,5 @@
-import { ApiProblem, answered, api, type Schemas, type Valve } from "./client";
+import { del, get, set } from "idb-keyval";
+import { ApiProblem, answered, api, photoBody, type Schemas, type Valve } from "./client";
 
 type RoundView = Schemas["RoundView"];
 type SpringTestView = Schemas["SpringTestView"];
@@ -14,8 +15,11 @@ export type TestParcel = { kind: "load"; testId: string; readingId: string; body
 /** Something seen at a valve, a cylinder or the engine, on its way to Shim. */
 export type SeenParcel = { kind: "seen"; findingId: string; body: Schemas["FindingSeen"] };
 
+/** The photo of a finding; the picture itself lies in the browser's database under the parcel's name. */
+export type PhotoParcel = { kind: "photo"; findingId: string };
+
 /** It survives a closed page and a stopped Shim. */
-export type Parcel = RoundParcel | TestParcel | SeenParcel;
+export type Parcel = RoundParcel | TestParcel | SeenParcel | PhotoParcel;
 
 const KEY = "shim.outbox";
 
@@ -26,7 +30,8 @@ export function waiting(): Parcel[] {
 export const waitingRounds = () =>
   waiting().filter((p): p is RoundParcel => p.kind === "reading" || p.kind === "look");
 export const waitingTests = () => waiting().filter((p): p is TestParcel => p.kind === "load");
-export const waitingSeen = () => waiting().filter((p): p is SeenParcel => p.kind === "seen");
+export const waitingSeen = () =>
+  waiting().filter((p): p is SeenParcel | PhotoParcel => p.kind === "seen" || p.kind === "photo");
 
 function store(parcels: Parcel[]) {
   localStorage.setItem(KEY, JSON.stringify(parcels));
@@ -42,6 +47,8 @@ function name(p: Parcel): string {
       return `${p.testId}/${p.readingId}`;
     case "seen":
       return p.findingId;
+    case "photo":
+      return `photo/${p.findingId}`;
   }
 }
 
@@ -50,7 +57,16 @@ export function post(parcel: Parcel) {
   store([...waiting().filter((p) => name(p) !== name(parcel)), parcel]);
 }
 
+/** Puts a photo by, to be sent after its finding. */
+export async function postPhoto(findingId: string, photo: Blob): Promise<PhotoParcel> {
+  const parcel: PhotoParcel = { kind: "photo", findingId };
+  await set(name(parcel), photo);
+  post(parcel);
+  return parcel;
+}
+
 function take(parcel: Parcel) {
+  if (parcel.kind === "photo") void del(name(parcel));
   store(waiting().filter((p) => name(p) !== name(parcel)));
 }
 
@@ -60,7 +76,7 @@ function take(parcel: Parcel) {
  */
 export function deliver(parcel: RoundParcel): Promise<RoundView>;
 export function deliver(parcel: TestParcel): Promise<SpringTestView>;
-export function deliver(parcel: SeenParcel): Promise<undefined>;
+export function deliver(parcel: SeenParcel | PhotoParcel): Promise<undefined>;
 export async function deliver(parcel: Parcel): Promise<RoundView | SpringTestView | undefined> {
   post(parcel);
   try {
@@ -100,5 +116,14 @@ function put(p: Parcel): Promise<RoundView | SpringTestView | undefined> {
       return answered(
         api.PUT("/api/inspections/{id}", { params: { path: { id: p.findingId } }, body: p.body }),
       );
+    case "photo":
+      return putPhoto(p);
   }
+}
+
+async function putPhoto(p: PhotoParcel): Promise<undefined> {
+  const photo = await get<Blob>(name(p));
+  if (!photo) return;
+  const path = { id: p.findingId };
+  await answered(api.PUT("/api/inspections/{id}/photo", { params: { path }, ...photoBody(photo) }));
 }

@@ -564,6 +564,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/{engineId}/lifter-sets/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putSet_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engine-files": {
         parameters: {
             query?: never;
@@ -1995,6 +2011,7 @@ export interface components {
         LifterFitting: {
             /** Format: uuid */
             lifterId: string;
+            lifter?: components["schemas"]["LifterEntry"];
             /** Format: uuid */
             engineId: string;
             /** @description a valve, such as 3E or 3I1 */
@@ -2672,6 +2689,17 @@ export interface components {
             hoursBefore: number;
             /** Format: double */
             heightIn?: number;
+            hand: string;
+        };
+        NewLifters: {
+            /** @enum {string} */
+            kind: "FLAT_SOLID" | "ROLLER_SOLID" | "FLAT_HYDRAULIC" | "ROLLER_HYDRAULIC" | "BUCKET";
+            setName: string;
+            linkBars: boolean;
+            /** Format: double */
+            hoursBefore: number;
+            /** Format: double */
+            fromHours: number;
             hand: string;
         };
         ArchivedAct: {
@@ -5380,6 +5408,31 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["NewSet"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    putSet_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engineId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewLifters"];
             };
         };
         responses: {

@@ -1,5 +1,22 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { deliver, post, type SeenParcel, waiting, waitingRounds, waitingSeen, waitingTests } from "./outbox";
+import {
+  deliver,
+  post,
+  postPhoto,
+  type SeenParcel,
+  waiting,
+  waitingRounds,
+  waitingSeen,
+  waitingTests,
+} from "./outbox";
+
+/** Stands for the browser's database. */
+const pictures = new Map<string, Blob>();
+vi.mock("idb-keyval", () => ({
+  get: async (k: string) => pictures.get(k),
+  set: async (k: string, v: Blob) => void pictures.set(k, v),
+  del: async (k: string) => void pictures.delete(k),
+}));
 
 const seen = (findingId: string, grade = "rough"): SeenParcel => ({
   kind: "seen",
@@ -38,7 +55,10 @@ describe("findings on their way", () => {
     await expect(deliver(seen("a"))).rejects.toMatchObject({ offline: true });
     await expect(deliver(seen("b"))).rejects.toMatchObject({ offline: true });
     await expect(deliver(seen("a", "pitted"))).rejects.toMatchObject({ offline: true });
-    expect(waitingSeen().map((p) => p.body.grade)).toEqual(["rough", "pitted"]);
+    expect(waitingSeen().map((p) => (p.kind === "seen" ? p.body.grade : p.kind))).toEqual([
+      "rough",
+      "pitted",
+    ]);
   });
 
   it("go when Shim has them", async () => {
@@ -51,5 +71,33 @@ describe("findings on their way", () => {
     answers(422, { detail: "say what was seen" });
     await expect(deliver(seen("a"))).rejects.toMatchObject({ message: "say what was seen" });
     expect(waiting()).toEqual([]);
+  });
+
+  it("take their photos after them, which wait as long as they do", async () => {
+    vi.stubGlobal(
+      "fetch",
+      vi.fn(async () => Promise.reject(new TypeError("failed"))),
+    );
+    await expect(deliver(seen("a"))).rejects.toMatchObject({ offline: true });
+    const photo = await postPhoto("a", new Blob(["picture"]));
+    await expect(deliver(photo)).rejects.toMatchObject({ offline: true });
+    expect(waitingSeen().map((p) => p.kind)).toEqual(["seen", "photo"]);
+    expect(await pictures.get("photo/a")?.text()).toBe("picture");
+
+    answers(204);
+    for (const p of waitingSeen()) await deliver(p);
+    const [, sent] = vi.mocked(fetch).mock.calls.map(([request]) => request as Request);
+    expect(sent?.url).toContain("/api/inspections/a/photo");
+    expect(await sent?.text()).toBe("picture");
+    expect(waiting()).toEqual([]);
+    expect(pictures.size).toBe(0);
+  });
+
+  it("let a photo go that Shim cannot take, in its words", async () => {
+    answers(422, { detail: "that is no JPEG or PNG picture" });
+    const photo = await postPhoto("b", new Blob(["words"]));
+    await expect(deliver(photo)).rejects.toMatchObject({ message: "that is no JPEG or PNG picture" });
+    expect(waiting()).toEqual([]);
+    expect(pictures.size).toBe(0);
   });
 });

@@ -5,6 +5,7 @@ import { ApiProblem, answered, api, type Schemas, type Valve } from "../../api/c
 import { engineSprings, jobPlan, jobs as jobsQuery } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
+import { Initials } from "../../shell/Initials";
 import { Problem } from "../../shell/Problem";
 import { useKept, useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
@@ -190,13 +191,7 @@ function Planning({ engine, known }: PlanningProps) {
                 error={error("hold")}
               />
             )}
-            <Field
-              label="Your initials"
-              value={hand}
-              maxLength={12}
-              onChange={(e) => setHand(e.target.value.toUpperCase())}
-              error={error("hand")}
-            />
+            <Initials value={hand} onChange={setHand} error={error("hand")} />
             <Field
               label="Engine hours now"
               value={hours}

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { ApiProblem, answered, api, type Schemas } from "../../api/client";
 import { engineSprings } from "../../api/queries";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
+import { Initials } from "../../shell/Initials";
 import { Problem } from "../../shell/Problem";
 import { useKept, useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
@@ -79,15 +80,7 @@ function Begin({ engineId, known }: { engineId: string; known: Schemas["EngineSp
       <section className="scribed grid gap-4 rounded p-4">
         <h2 className="text-xl">Test springs</h2>
         <div className="grid grid-cols-2 gap-3">
-          <Field
-            label="Your initials"
-            value={hand}
-            maxLength={12}
-            autoFocus
-            className="text-xl font-bold"
-            onChange={(e) => setHand(e.target.value.toUpperCase())}
-            error={error("hand")}
-          />
+          <Initials first value={hand} onChange={setHand} error={error("hand")} />
           <Field
             label="Engine hours now"
             value={hours}

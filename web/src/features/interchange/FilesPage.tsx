@@ -4,9 +4,9 @@ import { useState } from "react";
 import { ApiProblem, answered, api, type Schemas } from "../../api/client";
 import { MarkIcon, type SpringVerdict } from "../../plan/verdict";
 import { EngineFrame } from "../../shell/EngineFrame";
+import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
-import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { percentText } from "../../units/load";
 import { EngineFilePart } from "./EngineFilePart";
@@ -47,7 +47,7 @@ function NotebookPart({ engineId }: { engineId: string }) {
     mutationFn: (keep: boolean) =>
       answered(
         api.POST("/api/engines/{id}/spring-readings", {
-          params: { path: { id: engineId }, query: { hand: hand || "?", keep } },
+          params: { path: { id: engineId }, query: { hand, keep } },
           body: text,
           bodySerializer: (b: string) => b,
           headers: { "Content-Type": "text/csv" },
@@ -86,12 +86,7 @@ function NotebookPart({ engineId }: { engineId: string }) {
           onChange={(e) => void e.target.files?.[0]?.text().then(setText)}
         />
       </label>
-      <Field
-        label="Your initials"
-        value={hand}
-        maxLength={12}
-        onChange={(e) => setHand(e.target.value.toUpperCase())}
-      />
+      <Initials value={hand} onChange={setHand} />
       {problem && (
         <Notice tone="stop">
           <p className="font-semibold">{problem.message}</p>

@@ -13,6 +13,7 @@ import {
 import { ValvePlan } from "../../plan/ValvePlan";
 import { MarkIcon } from "../../plan/verdict";
 import { EngineTabs, Waiting } from "../../shell/EngineFrame";
+import { Initials } from "../../shell/Initials";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
@@ -33,12 +34,12 @@ export function EndPage() {
     <>
       <EngineTabs id={round.engineId} name={round.engineName} />
       <div className="grid gap-3 p-3 min-[1000px]:grid-cols-[320px_minmax(0,1fr)]">
-        <section className="scribed rounded p-3" aria-label="Valve plan">
+        <section className="scribed self-start rounded p-3" aria-label="Valve plan">
           <ValvePlan
             layout={round.layout}
             faces={roundFaces(round, -1, unit)}
             label="As left"
-            className="max-h-[70vh] w-full"
+            className="max-h-[38vh] w-full min-[1000px]:max-h-[70vh]"
           />
         </section>
         <div className="flex min-w-0 flex-col gap-3">
@@ -140,8 +141,8 @@ function LookNotice({ look, engineId }: { look: Look; engineId: string }) {
 /** What Shim said when the round was signed, where it says something else today. */
 function OnTheDay({ looks }: { looks: Look[] }) {
   return (
-    <details className="scribed rounded px-4 py-2">
-      <summary className="min-h-8 cursor-pointer font-semibold">
+    <details className="scribed rounded px-4">
+      <summary className="min-h-11 cursor-pointer content-center font-semibold">
         When it was signed Shim said something else
       </summary>
       {looks.length === 0 ? (
@@ -255,11 +256,9 @@ function SignOff({ round }: { round: Round }) {
         />
       ))}
       <div className="grid gap-3 min-[640px]:grid-cols-[8rem_12rem_1fr_auto] min-[640px]:items-start">
-        <Field
-          label="Your initials"
+        <Initials
           value={initials}
-          maxLength={12}
-          onChange={(e) => setInitials(e.target.value.toUpperCase())}
+          onChange={setInitials}
           error={problem?.errors.find((e) => e.field === "initials")?.message}
         />
         <Field
@@ -334,7 +333,9 @@ function Corrections({ id }: { id: string }) {
   if (list.length === 0) return null;
   return (
     <details className="scribed rounded p-4">
-      <summary className="min-h-8 cursor-pointer font-semibold">{list.length} corrections</summary>
+      <summary className="min-h-11 cursor-pointer content-center font-semibold">
+        {list.length} corrections
+      </summary>
       <ul>
         {list.map((r) => (
           <li key={r.at + r.valve + r.phase}>

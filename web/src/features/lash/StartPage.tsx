@@ -11,6 +11,7 @@ import {
 } from "../../api/queries";
 import { hoursNow } from "../../rail/HoursRail";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
+import { Initials } from "../../shell/Initials";
 import { useKept, useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
@@ -115,15 +116,7 @@ function Start({ engine, hours }: StartProps) {
       <section className="scribed grid content-start gap-4 rounded p-4">
         <h2 className="text-xl">Run the valves</h2>
         <div className="grid grid-cols-2 gap-3">
-          <Field
-            label="Your initials"
-            value={hand}
-            maxLength={12}
-            autoFocus
-            className="text-xl font-bold"
-            onChange={(e) => setHand(e.target.value.toUpperCase())}
-            error={error("hand")}
-          />
+          <Initials first value={hand} onChange={setHand} error={error("hand")} />
           <Field
             label="Engine hours now"
             value={at}

@@ -5,10 +5,10 @@ import type { Schemas } from "../../api/client";
 import { engineLifters, looks as looksQuery } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
+import { Initials } from "../../shell/Initials";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
-import { Field } from "../../ui/Field";
 import { useNarrow } from "../../ui/useNarrow";
 import { InspectPanel } from "./InspectPanel";
 import { answer, nextPlace, PASSES, type Pass, placeOf, type Question, questions } from "./inspectFlow";
@@ -53,12 +53,7 @@ function Choose({ onPass, engineId }: { onPass: (p: Pass) => void; engineId: str
     <div className="grid content-start gap-3 p-4">
       <h2 className="text-2xl">What is open to be looked at?</h2>
       <div className="max-w-40">
-        <Field
-          label="Your initials"
-          value={hand}
-          maxLength={12}
-          onChange={(e) => setHand(e.target.value.toUpperCase())}
-        />
+        <Initials value={hand} onChange={setHand} />
       </div>
       <div className="grid gap-3 min-[700px]:grid-cols-2 min-[1100px]:grid-cols-3">
         {PASSES.map((p, i) => (

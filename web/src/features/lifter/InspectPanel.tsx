@@ -1,5 +1,6 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { type Schemas, wordsOf } from "../../api/client";
+import { UnknownInitials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Keypad } from "../../ui/Keypad";
@@ -183,6 +184,9 @@ export function InspectPanel(props: InspectPanelProps) {
             </span>
           </button>
         ))}
+      </div>
+      <div data-own-keys>
+        <UnknownInitials />
       </div>
       {trouble && <Notice tone="stop">{trouble}</Notice>}
       {unsent > 0 && (

@@ -5,7 +5,7 @@ import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Check, Field, Select } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
-import { loadText, loadUnit } from "../../units/load";
+import { loadText, loadUnit, readNumber } from "../../units/load";
 import { useSeen } from "./useSeen";
 
 interface LifterPartProps {
@@ -74,7 +74,7 @@ function TakeOut({ engineId, lifter, known }: TakeOutProps) {
       answered(
         api.PUT("/api/lifter-fittings/{id}/removal", {
           params: { path: { id: lifter.fittingId ?? "" } },
-          body: { toHours: known.engineHours, scrapped, hand: hand || "?", why },
+          body: { toHours: known.engineHours, scrapped, hand, why },
         }),
       ),
     onSuccess: fresh,
@@ -84,7 +84,7 @@ function TakeOut({ engineId, lifter, known }: TakeOutProps) {
       answered(
         api.PUT("/api/lifter-rebuilds/{id}", {
           params: { path: { id: crypto.randomUUID() } },
-          body: { lifterId: lifter.id, ownHours: lifter.hours, what: why, hand: hand || "?" },
+          body: { lifterId: lifter.id, ownHours: lifter.hours, what: why, hand },
         }),
       ),
     onSuccess: () => {
@@ -126,30 +126,24 @@ const KINDS: readonly (readonly [Schemas["LifterEntry"]["kind"], string])[] = [
 function PutIn({ engineId, story, known }: LifterPartProps) {
   const { hand } = useSettings();
   const { fresh } = useSeen(engineId, known.engineHours);
+  const [ids] = useState(() => ({ lifter: crypto.randomUUID(), fitting: crypto.randomUUID() }));
   const [from, setFrom] = useState("");
   const [mark, setMark] = useState("");
   const [before, setBefore] = useState("0");
   const [kind, setKind] = useState(KINDS[known.hydraulic ? (known.roller ? 2 : 3) : known.roller ? 0 : 1][0]);
   const put = useMutation({
     mutationFn: async () => {
-      const lifterId = from || crypto.randomUUID();
-      if (!from) {
-        await answered(
-          api.PUT("/api/lifters/{id}", {
-            params: { path: { id: lifterId } },
-            body: { kind, mark, hoursBefore: Number(before.replace(",", ".")), scrapped: false },
-          }),
-        );
-      }
+      const fresh = { kind, mark, hoursBefore: readNumber(before) ?? 0, scrapped: false };
       await answered(
         api.PUT("/api/lifter-fittings/{id}", {
-          params: { path: { id: crypto.randomUUID() } },
+          params: { path: { id: ids.fitting } },
           body: {
-            lifterId,
+            lifterId: from || ids.lifter,
+            lifter: from ? undefined : fresh,
             engineId,
             valve: story.valve.position,
             fromHours: known.engineHours,
-            hand: hand || "?",
+            hand,
           },
         }),
       );

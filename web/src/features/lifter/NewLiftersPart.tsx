@@ -1,6 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { answered, api, type Schemas, wordsOf } from "../../api/client";
+import { UnknownInitials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Check, Field } from "../../ui/Field";
@@ -17,6 +18,7 @@ interface NewLiftersPartProps {
 export function NewLiftersPart({ engine, known }: NewLiftersPartProps) {
   const { hand } = useSettings();
   const { fresh } = useSeen(engine.id, known.engineHours);
+  const [setId] = useState(() => crypto.randomUUID());
   const [set, setSet] = useState("");
   const [before, setBefore] = useState("0");
   const [tied, setTied] = useState(false);
@@ -29,38 +31,20 @@ export function NewLiftersPart({ engine, known }: NewLiftersPartProps) {
       ? "FLAT_HYDRAULIC"
       : "FLAT_SOLID";
   const put = useMutation({
-    mutationFn: async () => {
-      let partner: string | undefined;
-      for (const valve of empty) {
-        const id = crypto.randomUUID();
-        await answered(
-          api.PUT("/api/lifters/{id}", {
-            params: { path: { id } },
-            body: {
-              kind,
-              mark: `${set.trim().slice(0, 12)} ${valve}`,
-              setName: set.trim(),
-              partnerId: partner,
-              hoursBefore: readNumber(before) ?? 0,
-              scrapped: false,
-            },
-          }),
-        );
-        partner = tied && !partner ? id : undefined;
-        await answered(
-          api.PUT("/api/lifter-fittings/{id}", {
-            params: { path: { id: crypto.randomUUID() } },
-            body: {
-              lifterId: id,
-              engineId: engine.id,
-              valve,
-              fromHours: known.engineHours,
-              hand: hand || "?",
-            },
-          }),
-        );
-      }
-    },
+    mutationFn: () =>
+      answered(
+        api.PUT("/api/engines/{engineId}/lifter-sets/{id}", {
+          params: { path: { engineId: engine.id, id: setId } },
+          body: {
+            kind,
+            setName: set,
+            linkBars: tied,
+            hoursBefore: readNumber(before) ?? 0,
+            fromHours: known.engineHours,
+            hand,
+          },
+        }),
+      ),
     onSettled: fresh,
   });
   const trouble = wordsOf(put.error);
@@ -77,7 +61,7 @@ export function NewLiftersPart({ engine, known }: NewLiftersPartProps) {
             label="Name of the set"
             value={set}
             hint={`lifters are marked ${set.trim() || "set"} ${empty[0]} and so on`}
-            maxLength={40}
+            maxLength={12}
             onChange={(e) => setSet(e.target.value)}
           />
         </div>
@@ -92,6 +76,7 @@ export function NewLiftersPart({ engine, known }: NewLiftersPartProps) {
           checked={tied}
           onChange={(e) => setTied(e.target.checked)}
         />
+        <UnknownInitials />
         <Button look="now" disabled={put.isPending || set.trim() === ""} onClick={() => put.mutate()}>
           {put.isPending ? "Putting them in …" : `Put ${empty.length} in`}
         </Button>

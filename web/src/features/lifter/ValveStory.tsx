@@ -1,8 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
-import type { Schemas, Valve } from "../../api/client";
+import { type Schemas, type Valve, wordsOf } from "../../api/client";
 import { valveStory } from "../../api/queries";
 import { MARKS, MarkIcon } from "../../plan/verdict";
+import { UnknownInitials } from "../../shell/Initials";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
 import { buttonClass } from "../../ui/Button";
@@ -48,7 +49,7 @@ export function ValveStory({ engineId, valve, drift, known }: ValveStoryProps) {
           </a>
         </p>
       )}
-      {see.error && <Notice tone="stop">{see.error.message}</Notice>}
+      {see.error && <Notice tone="stop">{wordsOf(see.error)}</Notice>}
       {d.points.length > 0 && (
         <div>
           <DriftChart drift={d} rounds={drift.rounds} />
@@ -56,6 +57,7 @@ export function ValveStory({ engineId, valve, drift, known }: ValveStoryProps) {
         </div>
       )}
       <div id="causes" />
+      <UnknownInitials />
       <Causes story={story} busy={see.isPending} onSeen={(seen) => see.mutate({ seen })} />
       {story.all.length + story.cylinder.length + story.engine.length > 0 && (
         <div>

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { ApiProblem, answered, api, photoBody, type Schemas } from "../../api/client";
-import { deliver, waitingSeen } from "../../api/outbox";
+import { ApiProblem, answered, api, type Schemas } from "../../api/client";
+import { deliver, postPhoto, waitingSeen } from "../../api/outbox";
 import { useUnsent } from "../../api/useUnsent";
 import { useSettings } from "../../shell/settings";
 
@@ -15,23 +15,23 @@ export function useSeen(engineId: string, engineHours: number) {
   const { unsent, count } = useUnsent(waitingSeen, (next) => deliver(next).then(fresh));
   const see = useMutation({
     mutationFn: async ({ seen, photo }: { seen: Seen; photo?: File }) => {
+      // Asked for at once: a finding that waits on this device must not be refused later.
+      if (hand.trim() === "") throw new Error("write your initials first");
       const id = crypto.randomUUID();
       const body = {
         ...seen,
         engineId,
         engineHours,
-        hand: hand || "?",
+        hand,
         seenAt: new Date().toISOString(),
       };
-      try {
-        await deliver({ kind: "seen", findingId: id, body });
-      } catch (e) {
-        // Kept on this device: the round goes on.
-        if (!(e instanceof ApiProblem && e.offline)) throw e;
-        if (photo) throw new Error("Shim does not answer: the finding is kept here, its photo is not");
-        return id;
+      const there = await sent(deliver({ kind: "seen", findingId: id, body }));
+      if (photo) {
+        const parcel = await postPhoto(id, photo).catch(() => {
+          throw new Error("the finding is kept; this device has no room for its photo");
+        });
+        if (there) await sent(deliver(parcel));
       }
-      if (photo) await sendPhoto(id, photo);
       return id;
     },
     onSettled: () => {
@@ -46,10 +46,13 @@ export function useSeen(engineId: string, engineHours: number) {
   return { see, unsee, fresh, unsent };
 }
 
-async function sendPhoto(id: string, photo: File) {
+/** Whether Shim has it; without an answer it waits on this device, and the round goes on. */
+async function sent(delivery: Promise<unknown>): Promise<boolean> {
   try {
-    await answered(api.PUT("/api/inspections/{id}/photo", { params: { path: { id } }, ...photoBody(photo) }));
-  } catch {
-    throw new Error("the finding is kept; its photo was not taken: JPEG or PNG, 12 MB at most");
+    await delivery;
+    return true;
+  } catch (e) {
+    if (e instanceof ApiProblem && e.offline) return false;
+    throw e;
   }
 }

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { answered, api, type Schemas, type Valve } from "../../api/client";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { hoursNow } from "../../rail/HoursRail";
+import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Field, Select } from "../../ui/Field";
@@ -108,12 +109,7 @@ function ChangeForm({ engine, hours, onClose }: ChangeFormProps) {
           label="Choose valves"
           className="h-56 w-full"
         />
-        <Field
-          label="Your initials"
-          value={hand}
-          maxLength={12}
-          onChange={(e) => setHand(e.target.value.toUpperCase())}
-        />
+        <Initials value={hand} onChange={setHand} />
         <Field label="Note" value={note} onChange={(e) => setNote(e.target.value)} />
         {keep.error && <p className="font-semibold text-tight">✕ {keep.error.message}</p>}
         <Button look="now" disabled={valves.length === 0 || hand.trim() === ""} onClick={() => keep.mutate()}>

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, answered, api, type Schemas } from "../../api/client";
 import { runs as runsQuery } from "../../api/queries";
+import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Field, Select } from "../../ui/Field";
@@ -132,12 +133,7 @@ function Day({ engineId, events, onClose }: RunsPartProps & { onClose: () => voi
             onChange={(e) => setEventId(e.target.value)}
             options={[["", "none"], ...events.map((e) => [e.id, e.name] as const)]}
           />
-          <Field
-            label="Your initials"
-            value={hand}
-            maxLength={12}
-            onChange={(e) => setHand(e.target.value.toUpperCase())}
-          />
+          <Initials value={hand} onChange={setHand} />
         </div>
         {lines.map((l, i) => (
           <div key={l.id} className="grid grid-cols-3 gap-2">

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, answered, api, type Schemas, wordsOf } from "../../api/client";
 import { springStock } from "../../api/queries";
+import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Check, Field, Select } from "../../ui/Field";
@@ -95,11 +96,9 @@ export function FittingPart({ engineId, known }: FittingPartProps) {
           onChange={(e) => setHeight(e.target.value)}
         />
         <Field label="Why" value={why} onChange={(e) => setWhy(e.target.value)} />
-        <Field
-          label="Your initials"
+        <Initials
           value={hand}
-          maxLength={12}
-          onChange={(e) => setHand(e.target.value.toUpperCase())}
+          onChange={setHand}
           error={problem?.errors.find((e) => e.field === "hand")?.message}
         />
       </div>

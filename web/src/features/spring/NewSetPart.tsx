@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, answered, api, type Schemas } from "../../api/client";
 import { springTypes } from "../../api/queries";
+import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Field, Select } from "../../ui/Field";
@@ -99,11 +100,9 @@ export function NewSetPart({ engineId, known }: NewSetPartProps) {
           inputMode="decimal"
           onChange={(e) => setBefore(e.target.value)}
         />
-        <Field
-          label="Your initials"
+        <Initials
           value={hand}
-          maxLength={12}
-          onChange={(e) => setHand(e.target.value.toUpperCase())}
+          onChange={setHand}
           error={problem?.errors.find((e) => e.field === "hand")?.message}
         />
       </div>

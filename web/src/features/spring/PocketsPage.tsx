@@ -5,6 +5,7 @@ import { ApiProblem, answered, api, type Schemas, type Valve } from "../../api/c
 import { pockets as pocketsQuery } from "../../api/queries";
 import { type ValveFace, ValvePlan } from "../../plan/ValvePlan";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
+import { Initials } from "../../shell/Initials";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
@@ -238,11 +239,9 @@ function PocketForm({ engineId, pocket, onNext }: PocketFormProps) {
           onChange={(e) => setT({ ...t, pocket: e.target.value })}
           error={error("pocketIn", "pocket")}
         />
-        <Field
-          label="Your initials"
+        <Initials
           value={hand}
-          maxLength={12}
-          onChange={(e) => setHand(e.target.value.toUpperCase())}
+          onChange={setHand}
           error={problem?.errors.find((e) => e.field === "hand")?.message}
         />
       </div>

@@ -1,5 +1,7 @@
 package shim.app;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -48,6 +50,17 @@ abstract class ApiTest {
 
   protected MvcTestResult delete(String path) {
     return http.delete().uri(path).exchange();
+  }
+
+  /** The first of what a path finds, as text. */
+  protected static String text(MvcTestResult result, String path) {
+    String[] found = new String[1];
+    assertThat(result)
+        .bodyJson()
+        .extractingPath(path)
+        .asArray()
+        .satisfies(all -> found[0] = String.valueOf(all[0]));
+    return found[0];
   }
 
   protected static String resource(String name) {

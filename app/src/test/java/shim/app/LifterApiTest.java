@@ -192,16 +192,6 @@ class LifterApiTest extends ApiTest {
         .contains("lifter A is scrapped");
   }
 
-  private static String text(MvcTestResult result, String path) {
-    String[] found = new String[1];
-    assertThat(result)
-        .bodyJson()
-        .extractingPath(path)
-        .asArray()
-        .satisfies(all -> found[0] = String.valueOf(all[0]));
-    return found[0];
-  }
-
   @Test
   void aLifterKeepsItsHoursItsPartnerAndItsRebuilds() {
     String a = lifter("A", 30);

@@ -2,6 +2,12 @@ package shim.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.stream.Stream;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 
 /** What Shim took is safe: the process is killed between two readings. */
@@ -32,6 +38,41 @@ class KillJourneyTest {
       browser.open(shim.url("/rounds/" + id)).sees("1/16");
       assertThat(round.valve()).isNotEqualTo(first);
     }
+  }
+
+  @Test
+  void whatIsSeenAndPhotographedWhileShimIsGoneIsKeptAndSent() throws IOException {
+    try (RunningShim shim = RunningShim.empty();
+        Browser browser = new Browser(1280, 800)) {
+      String engine = Sheets.putV8(shim);
+      browser.open(shim.url("/engines/" + engine + "/lifters")).fill("Name of the set", "S1");
+      browser.fill("Your initials", "AB").press("Put 16 in");
+      browser.await(() -> !browser.text().contains("No lifter of this engine is on record"));
+      browser.open(shim.url("/engines/" + engine + "/inspect")).press("Noise");
+      browser.await(browser::panelIsReady);
+      shim.kill();
+
+      browser.upload("Photo", picture()).sees(".png");
+      browser.keys("2").sees("2 findings are kept on this device");
+      // The page is left while Shim is still gone.
+      browser.open("about:blank");
+      shim.start();
+      browser.open(shim.url("/engines/" + engine + "/inspect")).press("Noise");
+      browser.await(() -> !browser.text().contains("kept on this device"));
+
+      String kept = shim.get("/api/engines/" + engine + "/lifters");
+      assertThat(kept).contains("\"look\":\"TICK_COLD\"").contains("\"photo\":true");
+      try (Stream<Path> photos = Files.list(shim.data().resolve("photos"))) {
+        assertThat(photos).hasSize(1);
+      }
+    }
+  }
+
+  /** A picture of one grey point. */
+  private static Path picture() throws IOException {
+    Path file = Files.createTempFile("wheel", ".png");
+    ImageIO.write(new BufferedImage(1, 1, BufferedImage.TYPE_BYTE_GRAY), "png", file.toFile());
+    return file;
   }
 
   @Test

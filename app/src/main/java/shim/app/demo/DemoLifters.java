@@ -103,7 +103,7 @@ class DemoLifters {
       lifters.fit(
           s.id().apply(engine + "lifter fitting " + p),
           new Lifters.LifterFitting(
-              id, engine, p, 0, s.dateOf().apply(-0.2), null, null, "KV", "built in"));
+              id, null, engine, p, 0, s.dateOf().apply(-0.2), null, null, "KV", "built in"));
       last = last == null ? id : null;
     }
   }

@@ -84,6 +84,7 @@ public class LifterArchive {
   private static Lifters.LifterFitting entry(LifterFittingRow f) {
     return new Lifters.LifterFitting(
         f.lifterId,
+        null,
         f.engineId,
         Position.parse(f.valve),
         f.fromHours,

@@ -30,6 +30,7 @@ import shim.core.lifter.Look;
 @RestController
 class LifterController {
   private final Lifters lifters;
+  private final LifterSets sets;
   private final LifterReader reader;
   private final LifterRules rules;
   private final Inspections inspections;
@@ -39,6 +40,7 @@ class LifterController {
 
   LifterController(
       Lifters lifters,
+      LifterSets sets,
       LifterReader reader,
       LifterRules rules,
       Inspections inspections,
@@ -46,6 +48,7 @@ class LifterController {
       LashBook lash,
       Engines engines) {
     this.lifters = lifters;
+    this.sets = sets;
     this.reader = reader;
     this.rules = rules;
     this.inspections = inspections;
@@ -91,6 +94,16 @@ class LifterController {
       @RequestParam(required = false) @Nullable String who,
       @RequestBody @Valid Lifters.LifterEntry entry) {
     lifters.put(id, entry, who);
+  }
+
+  /** A set under every valve without a lifter on record; all of them or none. */
+  @PutMapping("/api/engines/{engineId}/lifter-sets/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void putSet(
+      @PathVariable UUID engineId,
+      @PathVariable UUID id,
+      @RequestBody @Valid LifterSets.NewLifters set) {
+    sets.put(engineId, id, set);
   }
 
   @PutMapping("/api/lifter-fittings/{id}")

@@ -1,5 +1,6 @@
 package shim.app.lifter;
 
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.PositiveOrZero;
@@ -68,9 +69,14 @@ public class Lifters {
       boolean scrapped,
       @Size(max = 400, message = "400 letters at most") @Nullable String note) {}
 
-  /** A lifter put under a valve. */
+  /**
+   * A lifter put under a valve.
+   *
+   * @param lifter its sheet, when it is not on record yet
+   */
   public record LifterFitting(
       @NotNull UUID lifterId,
+      @Valid @Nullable LifterEntry lifter,
       @NotNull UUID engineId,
       @NotNull Position valve,
       @PositiveOrZero(message = "engine hours cannot be below zero") double fromHours,
@@ -129,6 +135,9 @@ public class Lifters {
 
   /** Keeps a fitting: a lifter is under one valve at a time, and a valve has one lifter. */
   public void fit(UUID id, LifterFitting entry) {
+    if (entry.lifter() != null) {
+      put(entry.lifterId(), entry.lifter(), entry.hand());
+    }
     LifterRow lifter =
         rows.findById(entry.lifterId()).orElseThrow(() -> Refusal.notFound("no such lifter"));
     if (!engines.get(entry.engineId()).engine().layout().positions().contains(entry.valve())) {

@@ -1,0 +1,37 @@
+import { useState } from "react";
+import { Field } from "../ui/Field";
+import { useSettings } from "./settings";
+
+interface InitialsProps {
+  value: string;
+  onChange: (initials: string) => void;
+  error?: string;
+  /** Where the page begins with them. */
+  first?: boolean;
+}
+
+/** Who signs what is written. */
+export function Initials({ value, onChange, error, first = false }: InitialsProps) {
+  return (
+    <Field
+      label="Your initials"
+      value={value}
+      maxLength={12}
+      autoFocus={first}
+      className={first ? "text-xl font-bold" : undefined}
+      onChange={(e) => onChange(e.target.value.toUpperCase())}
+      error={error}
+    />
+  );
+}
+
+/** Asks for them where this device does not know them yet. */
+export function UnknownInitials() {
+  const { hand, setHand } = useSettings();
+  const [unknown] = useState(hand === "");
+  return unknown ? (
+    <div className="max-w-40">
+      <Initials value={hand} onChange={setHand} />
+    </div>
+  ) : null;
+}
