@@ -149,4 +149,16 @@ class LifterJourneyTest extends OnTheHillV8 {
     browser.sees("4E ticks when hot").press("! 4E ticks when hot").awaitAddress("valve=4E");
     browser.sees("the plunger hides wear").sees("hydraulic plunger").sees("Check first:");
   }
+
+  /** The last round by itself shows 5E only three thou out; all rounds show what it is. */
+  @Test
+  @Order(9)
+  void theEndOfARoundSpeaksFromAllRoundsAndLeadsToTheValve() {
+    String rounds = shim.get(v8.replaceAll(".*(/engines/)", "/api$1") + "/rounds");
+    String last = rounds.replaceAll("(?s)^\\[\\{\"id\":\"([^\"]+)\".*", "$1");
+    browser.open(shim.url("/rounds/" + last + "/end"));
+    browser.sees("5E opening").sees("thou an hour since about 6.");
+    browser.press("all its rounds").awaitAddress("valve=5E");
+    browser.sees("all valves alike in the same rounds");
+  }
 }
