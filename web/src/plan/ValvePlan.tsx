@@ -1,5 +1,6 @@
 import { type KeyboardEvent, useMemo } from "react";
 import type { Valve } from "../api/client";
+import { useStacked } from "../ui/useNarrow";
 import { type Facing, type Layout, type PlacedValve, place } from "./geometry";
 import { MARKS, type Mark, MarkShape } from "./verdict";
 
@@ -15,6 +16,7 @@ export interface ValveFace {
 
 interface ValvePlanProps {
   layout: Layout;
+  /** Where the front points; by itself up beside a panel and left above one. */
   facing?: Facing;
   faces?: Record<Valve, ValveFace>;
   selected?: Valve;
@@ -25,7 +27,16 @@ interface ValvePlanProps {
 
 /** The engine from above, its valves in their real places: the map of everything. */
 export function ValvePlan(props: ValvePlanProps) {
-  const { layout, facing = "up", faces = {}, selected, onSelect, label, className } = props;
+  const stacked = useStacked();
+  const {
+    layout,
+    facing = stacked ? "left" : "up",
+    faces = {},
+    selected,
+    onSelect,
+    label,
+    className,
+  } = props;
   const placed = useMemo(() => place(layout, facing), [layout, facing]);
   return (
     <svg

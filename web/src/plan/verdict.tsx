@@ -71,7 +71,14 @@ export function MarkShape({ mark }: { mark: Mark }) {
 /** A mark in a line of text. */
 export function MarkIcon({ mark, size = 20 }: { mark: Mark; size?: number }) {
   return (
-    <svg viewBox="-10 -10 20 20" width={size} height={size} role="img" aria-label={MARKS[mark].word}>
+    <svg
+      viewBox="-10 -10 20 20"
+      width={size}
+      height={size}
+      role="img"
+      aria-label={MARKS[mark].word}
+      className="shrink-0"
+    >
       <MarkShape mark={mark} />
     </svg>
   );

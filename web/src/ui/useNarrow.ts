@@ -1,14 +1,16 @@
 import { useSyncExternalStore } from "react";
 
-const query = window.matchMedia("(max-width: 999px), (pointer: coarse)");
-
-/** An upright or touched screen: the plan goes above the panel and a keypad is shown. */
-export function useNarrow(): boolean {
-  return useSyncExternalStore(
-    (changed) => {
-      query.addEventListener("change", changed);
-      return () => query.removeEventListener("change", changed);
-    },
-    () => query.matches,
-  );
+function media(asked: string) {
+  const query = window.matchMedia(asked);
+  const subscribe = (changed: () => void) => {
+    query.addEventListener("change", changed);
+    return () => query.removeEventListener("change", changed);
+  };
+  return () => useSyncExternalStore(subscribe, () => query.matches);
 }
+
+/** The plan goes above the panel, as wide as the screen, not beside it. */
+export const useStacked = media("(max-width: 999px)");
+
+/** An upright or touched screen: a keypad is shown. */
+export const useNarrow = media("(max-width: 999px), (pointer: coarse)");

@@ -152,7 +152,7 @@ function Planning({ engine, known }: PlanningProps) {
           )}
           onSelect={toggle}
           label="Choose valves"
-          className="h-[52vh] min-h-72 w-full"
+          className="max-h-[52vh] w-full min-[1000px]:h-[52vh]"
         />
         <p className="text-sm text-muted">Springs due for a change are chosen already.</p>
         <Link

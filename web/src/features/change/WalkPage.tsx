@@ -8,7 +8,6 @@ import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
-import { useNarrow } from "../../ui/useNarrow";
 import { Bearing } from "./Bearing";
 import { ElsePart } from "./ElsePart";
 import { EmergencyPanel } from "./EmergencyPanel";
@@ -32,7 +31,6 @@ interface WalkProps {
 }
 
 function Walk({ job, work }: WalkProps) {
-  const narrow = useNarrow();
   const { state } = job;
   const next = state.next;
   const error = work.act.error;
@@ -47,7 +45,6 @@ function Walk({ job, work }: WalkProps) {
         <section className="scribed grid content-start gap-2 rounded p-2" aria-label="Valve plan">
           <ValvePlan
             layout={job.layout}
-            facing={narrow ? "left" : "up"}
             faces={jobFaces(state)}
             selected={next?.valve}
             label="Valves of this job"

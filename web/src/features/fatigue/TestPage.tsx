@@ -8,7 +8,6 @@ import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
 import { buttonClass } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
-import { useNarrow } from "../../ui/useNarrow";
 import { loadText } from "../../units/load";
 import { CheckPanel } from "./CheckPanel";
 import { LoadPanel } from "./LoadPanel";
@@ -31,7 +30,6 @@ interface TestingProps {
 }
 
 function Testing({ test, work }: TestingProps) {
-  const narrow = useNarrow();
   const { unit } = useSettings();
   const engine = useQuery(engineQuery(test.engineId)).data;
   const [at, setAt] = useState<number | undefined>(() => nextSpring(test, -1));
@@ -55,7 +53,6 @@ function Testing({ test, work }: TestingProps) {
           {engine && (
             <ValvePlan
               layout={engine.layout}
-              facing={narrow ? "left" : "up"}
               faces={faces(test, (lbf) => loadText(lbf, unit, 0))}
               selected={step === "READ" || step === "AGAIN" ? valve?.position : undefined}
               onSelect={select}

@@ -97,7 +97,6 @@ function AtTheCar({ round, work, springs }: AtTheCarProps) {
         <section className="scribed rounded p-2" aria-label="Valve plan">
           <ValvePlan
             layout={round.layout}
-            facing={narrow ? "left" : "up"}
             faces={roundFaces(round, stop.number, unit)}
             selected={valve.position}
             onSelect={select}

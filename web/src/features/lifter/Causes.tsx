@@ -1,4 +1,5 @@
 import type { Schemas } from "../../api/client";
+import { UnknownInitials } from "../../shell/Initials";
 import { Button } from "../../ui/Button";
 import { LEVELS } from "./levels";
 import type { Look, Seen } from "./useSeen";
@@ -31,6 +32,7 @@ export function Causes({ story, onSeen, busy }: CausesProps) {
       </div>
       <div className="grid content-start gap-2">
         <h3 className="text-base">Look at next, cheapest first</h3>
+        <UnknownInitials />
         {story.looks.length === 0 && <p className="text-muted">No look would tell more.</p>}
         {story.looks.slice(0, 4).map((l, i) => (
           <NextLook

@@ -9,7 +9,6 @@ import { Initials } from "../../shell/Initials";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
-import { useNarrow } from "../../ui/useNarrow";
 import { InspectPanel } from "./InspectPanel";
 import { answer, nextPlace, PASSES, type Pass, placeOf, type Question, questions } from "./inspectFlow";
 import { LEVELS } from "./levels";
@@ -86,7 +85,6 @@ interface InspectionProps {
 }
 
 function Inspection({ engine, known, looks, pass, onDone }: InspectionProps) {
-  const narrow = useNarrow();
   const { valve } = useSearch({ from: "/engines/$id/inspect" });
   const positions = engine.layout.banks.flatMap((b) => b.valves);
   const all = questions(pass, looks, positions, known.hydraulic);
@@ -139,7 +137,6 @@ function Inspection({ engine, known, looks, pass, onDone }: InspectionProps) {
         </p>
         <ValvePlan
           layout={engine.layout}
-          facing={narrow ? "left" : "up"}
           faces={faces}
           selected={question?.valve}
           onSelect={(v) =>

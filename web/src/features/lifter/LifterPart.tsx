@@ -1,6 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { answered, api, type Schemas, wordsOf } from "../../api/client";
+import { UnknownInitials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Check, Field, Select } from "../../ui/Field";
@@ -37,6 +38,7 @@ export function LifterPart({ engineId, story, known }: LifterPartProps) {
             {lifter.overRevs > 0 && `, ${lifter.overRevs} over-revs`}
           </p>
         )}
+        {story.causes.length === 0 && <UnknownInitials />}
         {lifter ? (
           <TakeOut engineId={engineId} lifter={lifter} known={known} />
         ) : (

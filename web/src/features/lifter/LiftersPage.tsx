@@ -72,7 +72,7 @@ function LiftersView({ engine, known, drift }: ViewProps) {
             selected={valve}
             onSelect={(v) => choose(v === valve ? undefined : v)}
             label={`Lifters of ${engine.name}`}
-            className={`w-full flex-1 min-[1000px]:min-h-0 ${valve ? "max-h-72 min-[1000px]:max-h-none" : "max-h-[62vh] min-h-72"}`}
+            className={`w-full flex-1 min-[1000px]:min-h-0 ${valve ? "max-h-72 min-[1000px]:max-h-none" : "max-h-[62vh]"}`}
           />
           <Legend shown={shown} />
         </section>

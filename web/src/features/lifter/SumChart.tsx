@@ -46,9 +46,9 @@ export function SumChart({ drift, watchAt, findingAt }: SumChartProps) {
               strokeWidth={1.5}
             />
             <text
-              x={word === "watch" ? width - PAD.r : PAD.l + 4}
-              y={y(at) - 3}
-              textAnchor={word === "watch" ? "end" : "start"}
+              x={PAD.l + 4}
+              // One above its line, one below: the lines lie close together.
+              y={word === "watch" ? y(at) + 12 : y(at) - 3}
               fontSize={12}
               fill={color}
             >

@@ -3,7 +3,6 @@ import { Link } from "@tanstack/react-router";
 import { type Schemas, type Valve, wordsOf } from "../../api/client";
 import { valveStory } from "../../api/queries";
 import { MARKS, MarkIcon } from "../../plan/verdict";
-import { UnknownInitials } from "../../shell/Initials";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
 import { buttonClass } from "../../ui/Button";
@@ -12,7 +11,7 @@ import { thouText, unitName } from "../../units/lash";
 import { Causes } from "./Causes";
 import { DriftChart } from "./DriftChart";
 import { LifterPart } from "./LifterPart";
-import { signed } from "./lifterFaces";
+import { alikeSince, signed } from "./lifterFaces";
 import { SeenList } from "./SeenList";
 import { SumChart } from "./SumChart";
 import { useSeen } from "./useSeen";
@@ -53,11 +52,11 @@ export function ValveStory({ engineId, valve, drift, known }: ValveStoryProps) {
       {d.points.length > 0 && (
         <div>
           <DriftChart drift={d} rounds={drift.rounds} />
+          <NotAllAlike valve={d} drift={drift} />
           <SumChart drift={d} watchAt={drift.watchAt} findingAt={drift.findingAt} />
         </div>
       )}
       <div id="causes" />
-      <UnknownInitials />
       <Causes story={story} busy={see.isPending} onSeen={(seen) => see.mutate({ seen })} />
       {story.all.length + story.cylinder.length + story.engine.length > 0 && (
         <div>
@@ -80,6 +79,27 @@ export function ValveStory({ engineId, valve, drift, known }: ValveStoryProps) {
       </p>
       <LifterPart engineId={engineId} story={story} known={known} />
     </section>
+  );
+}
+
+interface NotAllAlikeProps {
+  valve: Schemas["ValveDriftView"];
+  drift: Schemas["LashDriftView"];
+}
+
+/** Why a valve that speaks is not read wrong with all the others. */
+function NotAllAlike({ valve, drift }: NotAllAlikeProps) {
+  const { unit } = useSettings();
+  const alike = alikeSince(drift.rounds, valve);
+  if (!alike) return null;
+  return (
+    <p className="my-2">
+      <strong>Not the temperature, a hand or a leaf:</strong> those move every valve of a round alike. Since{" "}
+      {alike.fromHours.toFixed(1)} h all valves together stood between{" "}
+      <span className="num text-lg">{signed(alike.low, unit)}</span> and{" "}
+      <span className="num text-lg">{signed(alike.high, unit)}</span> {unitName(unit)} of where they were, and
+      that is taken off before {valve.position} is judged.
+    </p>
   );
 }
 
@@ -128,7 +148,7 @@ function Head({ valve, hydraulic }: { valve: Schemas["ValveChain"]; hydraulic: b
         {speaks && (
           <Figure
             label="chance it is no accident"
-            value={`${Math.round((1 - d.chance.steady) * 100)}%`}
+            value={d.chance.steady < 0.01 ? "over 99%" : `${Math.round((1 - d.chance.steady) * 100)}%`}
             note={`evidence ${d.sum.toFixed(1)}`}
           />
         )}

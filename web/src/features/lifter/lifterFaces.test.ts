@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { figure, lifterFaces, lineOf, pressing, type ValveChain } from "./lifterFaces";
+import { alikeSince, figure, lifterFaces, lineOf, pressing, type ValveChain } from "./lifterFaces";
 
 function valve(position: string, change: Partial<ValveChain> = {}): ValveChain {
   return {
@@ -79,5 +79,29 @@ describe("the plan of lifters", () => {
   it("lets the drift speak before the hours", () => {
     expect(lineOf(drifting)).toBe("lash opening 1.2 thou an hour");
     expect(lineOf(valve("1I"))).toContain("interval");
+  });
+});
+
+describe("what all valves did alike since a valve began", () => {
+  const rounds = [
+    [1, "HOT", 0.2],
+    [2, "HOT", 0.5],
+    [3, "HOT", -0.3],
+    [4, "COLD", 6],
+    [5, "HOT", 0.9],
+  ].map(([engineHours, state, allThou]) => ({ engineHours, state, allThou }));
+  const since = (begunLow?: number) =>
+    alikeSince(rounds as Parameters<typeof alikeSince>[0], { ...drifting.drift, begunLow });
+
+  it("is told against the round before, in its temperature state", () => {
+    const alike = since(2.4);
+    expect(alike?.fromHours).toBe(2);
+    expect(alike?.low).toBeCloseTo(-0.8);
+    expect(alike?.high).toBeCloseTo(0.4);
+  });
+
+  it("is not told without a signal, nor without a round before", () => {
+    expect(since()).toBeUndefined();
+    expect(since(0.5)).toBeUndefined();
   });
 });

@@ -72,3 +72,18 @@ export function lineOf(v: ValveChain): string {
       ? "ticks when hot"
       : (v.reasons[0]?.words ?? "");
 }
+
+/**
+ * How far all valves together stood, since a valve's signal began, from where they were in the round
+ * before it, in its temperature state; thou. Nothing where the valve shows no signal.
+ */
+export function alikeSince(rounds: Schemas["RoundShiftView"][], valve: Schemas["ValveDriftView"]) {
+  const { begunLow } = valve;
+  if (begunLow === undefined) return undefined;
+  const since = rounds.filter((r) => r.engineHours > begunLow);
+  const before = rounds[rounds.length - since.length - 1];
+  const alike = since.filter((r) => r.state === before?.state);
+  if (!before || alike.length === 0) return undefined;
+  const moved = alike.map((r) => r.allThou - before.allThou);
+  return { fromHours: before.engineHours, low: Math.min(...moved), high: Math.max(...moved) };
+}

@@ -11,7 +11,6 @@ import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
-import { useNarrow } from "../../ui/useNarrow";
 import { heightText, heightUnit, loadText, loadUnit, readHeight } from "../../units/load";
 import { LoadDrawing } from "./LoadDrawing";
 import { PocketRemarks } from "./PocketRemarks";
@@ -47,7 +46,6 @@ interface HeightsProps {
 
 function Heights({ engine, known }: HeightsProps) {
   const { unit } = useSettings();
-  const narrow = useNarrow();
   const all = known.pockets;
   const [valve, setValve] = useState<Valve>(
     () =>
@@ -73,7 +71,6 @@ function Heights({ engine, known }: HeightsProps) {
           )}
           selected={valve}
           onSelect={setValve}
-          facing={narrow ? "left" : "up"}
           label={`Installed heights of ${engine.name}`}
           className="h-60 w-full min-[1000px]:h-[58vh]"
         />
