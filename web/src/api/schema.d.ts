@@ -3848,7 +3848,7 @@ export interface components {
         };
         LifterReason: {
             /** @enum {string} */
-            kind: "SEEN" | "TREND" | "INTERVAL" | "OVER_REV" | "OPEN_LOAD" | "NOT_LOOKED_AT";
+            kind: "SEEN" | "TREND" | "INTERVAL" | "OVER_REV" | "OPEN_LOAD" | "NOT_LOOKED_AT" | "NOT_ON_RECORD";
             /** @enum {string} */
             asks: "RUN" | "WATCH" | "CHANGE";
             words: string;

@@ -43,8 +43,8 @@ export function CommonPart({ drift }: { drift: Schemas["LashDriftView"] }) {
       <p className="text-sm text-muted">
         {drift.growthKnown
           ? "Hot and cold rounds are joined by this engine's own growth."
-          : "No pair of hot and cold rounds yet: the two states are not compared with each other."}{" "}
-        Its readings scatter {drift.scatter.toFixed(1)} times the usual.
+          : "No pair of hot and cold rounds yet: the two states are not compared with each other."}
+        {drift.rounds.length >= 3 && ` Its readings scatter ${drift.scatter.toFixed(1)} times the usual.`}
       </p>
     </section>
   );

@@ -124,9 +124,9 @@ function Inspection({ engine, known, looks, pass, onDone }: InspectionProps) {
     }),
   );
   return (
-    <div className="grid flex-1 gap-3 p-3 max-[899px]:content-start min-[900px]:grid-cols-[minmax(240px,320px)_1fr] min-[900px]:grid-rows-[1fr_auto]">
+    <div className="grid flex-1 gap-3 p-3 max-[999px]:content-start min-[1000px]:grid-cols-[minmax(240px,320px)_1fr] min-[1000px]:grid-rows-[1fr_auto]">
       <section
-        className="scribed flex flex-col gap-2 rounded p-3 max-[899px]:max-h-64"
+        className="scribed flex flex-col gap-2 rounded p-3 max-[999px]:max-h-[24vh]"
         aria-label="Valve plan"
       >
         <p className="flex items-baseline gap-3">
@@ -165,7 +165,7 @@ function Inspection({ engine, known, looks, pass, onDone }: InspectionProps) {
           onBack={() => setAt(Math.max(0, at - 1))}
         />
       )}
-      <div className="flex flex-wrap gap-2 min-[900px]:col-span-2">
+      <div className="flex flex-wrap gap-2 min-[1000px]:col-span-2">
         <Button onClick={onDone}>End of this pass</Button>
         <Link to="/engines/$id/lifters" params={{ id: engine.id }} className={buttonClass("quiet")}>
           What it says

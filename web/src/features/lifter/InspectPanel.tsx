@@ -133,6 +133,9 @@ export function InspectPanel(props: InspectPanelProps) {
           {before.figure !== undefined && ` (${before.figure} ${before.unit})`}
         </p>
       )}
+      <div data-own-keys>
+        <UnknownInitials />
+      </div>
       {figure && (
         <div className="grid gap-2 min-[900px]:grid-cols-2">
           <div>
@@ -184,9 +187,6 @@ export function InspectPanel(props: InspectPanelProps) {
             </span>
           </button>
         ))}
-      </div>
-      <div data-own-keys>
-        <UnknownInitials />
       </div>
       {trouble && <Notice tone="stop">{trouble}</Notice>}
       {unsent > 0 && (

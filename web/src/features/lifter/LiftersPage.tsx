@@ -14,7 +14,7 @@ import { Choice } from "../../ui/Choice";
 import { unitName } from "../../units/lash";
 import { CommonPart } from "./CommonPart";
 import { LobesPart } from "./LobesPart";
-import { type LifterShown, lifterFaces, lineOf, mark, pressing, SHOWN } from "./lifterFaces";
+import { type LifterShown, lifterFaces, lineOf, mark, pressing, SHOWN, unknown } from "./lifterFaces";
 import { NewLiftersPart } from "./NewLiftersPart";
 import { RulesPart } from "./RulesPart";
 import { SeenList } from "./SeenList";
@@ -130,7 +130,11 @@ function Headline({ engineId, known, onValve }: HeadlineProps) {
     <section className="scribed flex flex-wrap items-start gap-4 rounded p-4" aria-label="What stands out">
       <div className="min-w-60 flex-1">
         <p className="text-xl font-semibold">
-          {worst.length === 0 ? "Nothing stands out at any valve" : "Look at these, most pressing first"}
+          {worst.length > 0
+            ? "Look at these, most pressing first"
+            : known.valves.every(unknown)
+              ? "Nothing is on record of these valves yet"
+              : "Nothing stands out at any valve"}
         </p>
         <ul>
           {worst.slice(0, 4).map((v) => (

@@ -55,7 +55,7 @@ export function NewLiftersPart({ engine, known }: NewLiftersPartProps) {
           ? "No lifter of this engine is on record yet"
           : `${empty.length} valves without a lifter on record`}
       </h2>
-      <div className="flex flex-wrap items-end gap-3">
+      <div className="flex flex-wrap items-start gap-3">
         <div className="min-w-48 flex-1">
           <Field
             label="Name of the set"
@@ -71,13 +71,20 @@ export function NewLiftersPart({ engine, known }: NewLiftersPartProps) {
           value={before}
           onChange={(e) => setBefore(e.target.value)}
         />
-        <Check
-          label="tied in pairs by link bars"
-          checked={tied}
-          onChange={(e) => setTied(e.target.checked)}
-        />
+        <div className="min-[700px]:mt-6">
+          <Check
+            label="tied in pairs by link bars"
+            checked={tied}
+            onChange={(e) => setTied(e.target.checked)}
+          />
+        </div>
         <UnknownInitials />
-        <Button look="now" disabled={put.isPending || set.trim() === ""} onClick={() => put.mutate()}>
+        <Button
+          look="now"
+          className="min-[700px]:mt-6"
+          disabled={put.isPending || set.trim() === ""}
+          onClick={() => put.mutate()}
+        >
           {put.isPending ? "Putting them in …" : `Put ${empty.length} in`}
         </Button>
       </div>

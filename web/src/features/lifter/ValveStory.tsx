@@ -11,7 +11,7 @@ import { thouText, unitName } from "../../units/lash";
 import { Causes } from "./Causes";
 import { DriftChart } from "./DriftChart";
 import { LifterPart } from "./LifterPart";
-import { alikeSince, signed } from "./lifterFaces";
+import { alikeSince, signed, unknown } from "./lifterFaces";
 import { SeenList } from "./SeenList";
 import { SumChart } from "./SumChart";
 import { useSeen } from "./useSeen";
@@ -107,14 +107,21 @@ function Head({ valve, hydraulic }: { valve: Schemas["ValveChain"]; hydraulic: b
   const { unit } = useSettings();
   const d = valve.drift;
   const speaks = d.strength === "FINDING" || d.strength === "WATCH";
+  const nothing = unknown(valve);
   return (
     <div className="grid gap-2">
       <h2 className="flex flex-wrap items-center gap-3 text-xl">
-        <MarkIcon mark={valve.verdict} size={30} />
-        <span>
-          {valve.position}: {MARKS[valve.verdict].word}
-          {valve.dueBefore && valve.verdict !== "RUN" && ` before ${valve.dueBefore}`}
-        </span>
+        {nothing ? (
+          <span>{valve.position}: nothing on record</span>
+        ) : (
+          <>
+            <MarkIcon mark={valve.verdict} size={30} />
+            <span>
+              {valve.position}: {MARKS[valve.verdict].word}
+              {valve.dueBefore && valve.verdict !== "RUN" && ` before ${valve.dueBefore}`}
+            </span>
+          </>
+        )}
         {valve.lifter && (
           <span className="text-base font-medium text-muted">
             lifter {valve.lifter.mark},{" "}

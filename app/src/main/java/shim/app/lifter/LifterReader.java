@@ -193,7 +193,7 @@ class LifterReader {
         LifterOutlook.of(
             new LifterFacts(
                 row == null ? book.engine().drive().lifter() : row.kind,
-                lifter == null ? 0 : lifter.sinceRebuilt(),
+                lifter == null ? OptionalDouble.empty() : OptionalDouble.of(lifter.sinceRebuilt()),
                 lifter == null ? OptionalDouble.empty() : book.rules().interval(lifter.kind()),
                 coming,
                 weighed,

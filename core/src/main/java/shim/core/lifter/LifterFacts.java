@@ -9,7 +9,8 @@ import shim.core.engine.Lifter;
 /**
  * What is known of one lifter as it stands in the engine.
  *
- * @param hours its own running hours since new or since its last rebuild
+ * @param hours its own running hours since new or since its last rebuild; empty where no lifter is
+ *     on record
  * @param intervalHours hours after which its kind is rebuilt or renewed; the team's setting
  * @param comingHours planned hours of the coming events, the next first
  * @param seen findings at its valve and cylinder since it was fitted, oldest first
@@ -19,7 +20,7 @@ import shim.core.engine.Lifter;
  */
 public record LifterFacts(
     Lifter kind,
-    double hours,
+    OptionalDouble hours,
     OptionalDouble intervalHours,
     List<Double> comingHours,
     List<Diagnosis.Seen> seen,
@@ -29,8 +30,11 @@ public record LifterFacts(
   public LifterFacts {
     comingHours = List.copyOf(comingHours);
     seen = List.copyOf(seen);
-    if (!(hours >= 0 && hours < 1e6)) {
-      throw new IllegalArgumentException("a lifter's hours: " + hours);
-    }
+    hours.ifPresent(
+        h -> {
+          if (!(h >= 0 && h < 1e6)) {
+            throw new IllegalArgumentException("a lifter's hours: " + h);
+          }
+        });
   }
 }

@@ -66,7 +66,13 @@ public record LifterOutlook(
                   + (facts.overRevs() == 1 ? " over-rev" : " over-revs")
                   + " since it was fitted"));
     }
-    if (facts.seen().stream().noneMatch(s -> s.look().ofTheLifter())) {
+    if (facts.hours().isEmpty()) {
+      reasons.add(
+          new LifterReason(
+              LifterReason.Kind.NOT_ON_RECORD,
+              Verdict.RUN,
+              "no lifter is on record at this valve"));
+    } else if (facts.seen().stream().noneMatch(s -> s.look().ofTheLifter())) {
       reasons.add(
           new LifterReason(
               LifterReason.Kind.NOT_LOOKED_AT, Verdict.RUN, "never looked at since it was fitted"));
@@ -101,9 +107,9 @@ public record LifterOutlook(
   }
 
   private static OptionalDouble left(LifterFacts f) {
-    return f.intervalHours().isEmpty()
+    return f.intervalHours().isEmpty() || f.hours().isEmpty()
         ? OptionalDouble.empty()
-        : OptionalDouble.of(f.intervalHours().getAsDouble() - f.hours());
+        : OptionalDouble.of(f.intervalHours().getAsDouble() - f.hours().getAsDouble());
   }
 
   /** The first event that would end beyond the hours left. */
@@ -128,7 +134,7 @@ public record LifterOutlook(
         String.format(
             Locale.ROOT,
             "%.1f h of its %.1f h interval",
-            f.hours(),
+            f.hours().getAsDouble(),
             f.intervalHours().getAsDouble());
     if (over) {
       return why(LifterReason.Kind.INTERVAL, Verdict.CHANGE, hours + ": over it");

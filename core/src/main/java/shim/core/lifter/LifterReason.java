@@ -15,6 +15,7 @@ public record LifterReason(Kind kind, Verdict asks, String words) {
     INTERVAL,
     OVER_REV,
     OPEN_LOAD,
-    NOT_LOOKED_AT
+    NOT_LOOKED_AT,
+    NOT_ON_RECORD
   }
 }

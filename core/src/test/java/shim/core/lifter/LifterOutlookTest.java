@@ -31,7 +31,7 @@ class LifterOutlookTest {
       double hours, Double interval, ValveDrift drift, String... seen) {
     return new LifterFacts(
         Lifter.ROLLER_SOLID,
-        hours,
+        OptionalDouble.of(hours),
         interval == null ? OptionalDouble.empty() : OptionalDouble.of(interval),
         List.of(1.5, 2.0),
         Arrays.stream(seen)
@@ -124,7 +124,7 @@ class LifterOutlookTest {
     LifterFacts flat =
         new LifterFacts(
             Lifter.FLAT_SOLID,
-            5,
+            OptionalDouble.of(5),
             OptionalDouble.empty(),
             List.of(),
             List.of(),
@@ -137,6 +137,26 @@ class LifterOutlookTest {
     assertThat(o.reasons())
         .extracting(LifterReason::words)
         .anyMatch(w -> w.contains("2 over-revs"));
+  }
+
+  @Test
+  void whereNoLifterIsOnRecordNothingIsSaidOfItsHoursOrOfLooking() {
+    LifterOutlook o =
+        LifterOutlook.of(
+            new LifterFacts(
+                Lifter.ROLLER_SOLID,
+                OptionalDouble.empty(),
+                OptionalDouble.of(40),
+                List.of(50.0),
+                List.of(),
+                Optional.empty(),
+                0,
+                OptionalDouble.empty()));
+    assertThat(o.toInterval()).isEmpty();
+    assertThat(o.dueBefore()).isEmpty();
+    assertThat(o.reasons())
+        .extracting(LifterReason::words)
+        .containsExactly("no lifter is on record at this valve");
   }
 
   @Test
