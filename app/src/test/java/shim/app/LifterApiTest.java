@@ -4,6 +4,8 @@ import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -256,12 +258,14 @@ class LifterApiTest extends ApiTest {
         .contains("between 1 and 5000");
   }
 
-  /** Hours go with the lifter, whichever engine it ran in. */
+  /** Hours and over-revs go with the lifter, whichever engine it ran in. */
   @Test
-  void aLifterMovedToAnotherEngineKeepsItsHours() {
-    String a = lifter("A", 10);
+  void aLifterMovedToAnotherEngineKeepsWhatItHasBeenThrough() {
+    String a = lifter("Roamer", 10);
     String fitting = id();
     assertThat(fit(fitting, a, "1I", 0)).hasStatus(204);
+    overRev(LocalDate.now(ZoneOffset.UTC), 2);
+    overRev(LocalDate.now(ZoneOffset.UTC).minusDays(9), 5);
     assertThat(removal(fitting, -1, "early")).hasStatus(422);
     assertThat(removal(fitting, 6, "moved")).hasStatus(204);
     String first = engine;
@@ -273,13 +277,19 @@ class LifterApiTest extends ApiTest {
         .extractingPath("$.valves[?(@.position=='8E')].lifter.hours")
         .asArray()
         .containsExactly(18.5);
+    assertThat(get(lifters()))
+        .bodyJson()
+        .extractingPath("$.valves[?(@.position=='8E')].lifter.overRevs")
+        .asArray()
+        .as("those of the other engine while it was in there, not those before")
+        .containsExactly(2);
     assertThat(get("/api/engines/" + first + "/valves/1I/story"))
         .bodyJson()
         .extractingPath("$.lives[0].toHours")
         .isEqualTo(6.0);
     assertThat(get("/api/engines/" + first + "/lifters"))
         .bodyText()
-        .doesNotContain("\"mark\":\"A\"");
+        .doesNotContain("\"mark\":\"Roamer\"");
   }
 
   private MvcTestResult removal(String fitting, double toHours, String why) {
@@ -288,6 +298,15 @@ class LifterApiTest extends ApiTest {
         """
         {"toHours":%s,"scrapped":false,"hand":"KV","why":"%s"}"""
             .formatted(toHours, why));
+  }
+
+  private void overRev(LocalDate day, int times) {
+    String run =
+        """
+        [{"id":"%s","run":{"engineId":"%s","kind":"RACE","date":"%s","minutes":20,\
+        "overRevs":%s,"fromLogger":false,"hand":"KV"}}]"""
+            .formatted(id(), engine, day, times);
+    assertThat(put("/api/engines/" + engine + "/runs", run)).hasStatusOk();
   }
 
   private void ran(double hours) {

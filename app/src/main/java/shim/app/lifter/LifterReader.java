@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -32,6 +33,7 @@ import shim.app.lifter.LifterViews.SymptomView;
 import shim.app.lifter.LifterViews.ValveChain;
 import shim.app.lifter.LifterViews.ValveStory;
 import shim.app.running.Runs;
+import shim.app.running.Runs.RunEntry;
 import shim.core.drift.LashDrift;
 import shim.core.drift.ValveDrift;
 import shim.core.engine.Engine;
@@ -85,7 +87,8 @@ class LifterReader {
       Map<UUID, List<LifterFittingRow>> lives,
       Map<UUID, List<RebuildRow>> rebuilds,
       SeenBook seen,
-      List<Runs.RunView> runs) {}
+      List<RunEntry> runs,
+      Function<UUID, List<RunEntry>> runsOf) {}
 
   private Book book(UUID engineId, SpringStanding.EngineStanding standing) {
     Engine engine = engines.get(engineId).engine();
@@ -94,6 +97,7 @@ class LifterReader {
     Map<UUID, LifterRow> all =
         lifters.all().stream()
             .collect(Collectors.toMap(l -> l.id, l -> l, (a, b) -> a, LinkedHashMap::new));
+    Map<UUID, List<RunEntry>> read = new HashMap<>();
     return new Book(
         engine,
         sheet,
@@ -107,7 +111,12 @@ class LifterReader {
         lifters.fittingsOf(all.keySet()).stream().collect(Collectors.groupingBy(f -> f.lifterId)),
         lifters.rebuildsOf(all.keySet()).stream().collect(Collectors.groupingBy(r -> r.lifterId)),
         SeenBook.of(inspections.of(engineId), lifters.fittings(engineId)),
-        runs.of(engineId));
+        runsOf(engineId),
+        other -> read.computeIfAbsent(other, this::runsOf));
+  }
+
+  private List<RunEntry> runsOf(UUID engineId) {
+    return runs.of(engineId).stream().map(Runs.RunView::run).toList();
   }
 
   /** The valves alone, with the springs already known. */
@@ -252,8 +261,7 @@ class LifterReader {
       return false;
     }
     LocalDate since = LocalDate.ofInstant(book.roundsAt().get(n - 2), ZoneOffset.UTC);
-    return book.runs().stream()
-        .anyMatch(r -> r.run().overRevs() > 0 && !r.run().date().isBefore(since));
+    return book.runs().stream().anyMatch(r -> r.overRevs() > 0 && !r.date().isBefore(since));
   }
 
   private static LifterView view(Book book, LifterRow row, @Nullable LifterFittingRow now) {
@@ -264,12 +272,8 @@ class LifterReader {
       hours += Math.max(0, book.standing().engineHours() - now.fromHours);
     }
     double at = rebuilds.stream().mapToDouble(r -> r.ownHours).max().orElse(0);
-    LocalDate since =
-        now == null ? LocalDate.MAX : LocalDate.ofInstant(now.fittedAt, ZoneOffset.UTC);
-    List<Runs.RunEntry> seen =
-        book.runs().stream().map(Runs.RunView::run).filter(r -> !r.date().isBefore(since)).toList();
+    Exposure exposure = Exposure.of(lives, book.runsOf());
     Optional<LifterRow> partner = Optional.ofNullable(row.partnerId).map(book.lifters()::get);
-    double cycles = seen.stream().mapToDouble(r -> r.cycles() == null ? 0 : r.cycles()).sum();
     OptionalDouble open =
         now == null ? OptionalDouble.empty() : openLbf(book, Position.parse(now.valve));
     return new LifterView(
@@ -283,8 +287,8 @@ class LifterReader {
         hours,
         Math.max(0, hours - at),
         rebuilds.size(),
-        seen.stream().mapToInt(Runs.RunEntry::overRevs).sum(),
-        cycles > 0 ? Double.valueOf(cycles) : null,
+        exposure.overRevs(),
+        exposure.cycles(),
         open.isPresent() ? Double.valueOf(open.getAsDouble()) : null,
         row.scrapped,
         row.note);
