@@ -3,6 +3,7 @@ package shim.app.fatigue;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -87,8 +88,13 @@ class SetBook {
       List<TestRow> tests,
       Map<UUID, List<Booked>> bySpring) {}
 
-  /** Everything known of an engine's springs. */
+  /**
+   * Everything known of an engine's springs.
+   *
+   * @param here all tests of the engine, in order of time
+   */
   record Book(
+      List<TestRow> here,
       List<BookedSet> sets,
       Map<UUID, Springs.StoredSpring> springs,
       Map<UUID, List<Springs.StoredFitting>> fittings,
@@ -145,17 +151,24 @@ class SetBook {
         springs.fittingsOf(ids).stream()
             .collect(Collectors.groupingBy(f -> f.fitting().springId()));
     List<LoadSeen> rows = loads.of(ids);
+    List<TestRow> here = tests.findByEngineIdOrderByStartedAt(engineId);
     Map<UUID, TestRow> testsById = new HashMap<>();
-    tests
-        .findAllById(rows.stream().map(r -> r.testId()).distinct().toList())
-        .forEach(t -> testsById.put(t.id, t));
+    here.forEach(t -> testsById.put(t.id, t));
+    Set<UUID> elsewhere = new HashSet<>();
+    rows.stream()
+        .map(LoadSeen::testId)
+        .filter(t -> !testsById.containsKey(t))
+        .forEach(elsewhere::add);
+    if (!elsewhere.isEmpty()) {
+      tests.findAllById(elsewhere).forEach(t -> testsById.put(t.id, t));
+    }
     if (before != null) {
       testsById.values().removeIf(t -> !t.startedAt.isBefore(before.startedAt));
     }
     Map<UUID, List<CheckRow>> byTest =
         checks.findByTestIdInOrderByTakenAt(testsById.keySet()).stream()
             .collect(Collectors.groupingBy(c -> c.testId));
-    Book empty = new Book(List.of(), byId, fittings, byTest);
+    Book empty = new Book(here, List.of(), byId, fittings, byTest);
     Map<UUID, List<LoadSeen>> byType = new LinkedHashMap<>();
     byId.values().stream()
         .sorted(Comparator.comparing(s -> s.spring().mark()))
@@ -167,7 +180,7 @@ class SetBook {
         byType.entrySet().stream()
             .map(e -> set(e.getKey(), e.getValue(), testsById, empty))
             .toList();
-    return new Book(sets, byId, fittings, byTest);
+    return new Book(here, sets, byId, fittings, byTest);
   }
 
   private BookedSet set(UUID typeId, List<LoadSeen> rows, Map<UUID, TestRow> testsById, Book book) {

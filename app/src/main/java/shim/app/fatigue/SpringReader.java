@@ -123,10 +123,10 @@ class SpringReader {
 
   EngineSprings engine(UUID engineId) {
     Engine engine = engines.get(engineId).engine();
-    List<TestRow> tested = tests.findByEngineIdOrderByStartedAt(engineId);
     List<Springs.StoredFitting> fitted = springs.fittings(engineId);
-    Standing now = standing(engineId, tested, fitted);
     SetBook.Book known = book.of(engineId, null);
+    List<TestRow> tested = known.here();
+    Standing now = standing(engineId, tested, fitted);
     Map<UUID, SpringSet> solved = known.solved();
     Map<Position, Springs.StoredFitting> here = new HashMap<>();
     fitted.stream()
@@ -229,13 +229,14 @@ class SpringReader {
       SetBook.Book known, SetBook.BookedSet set, UUID id, Optional<LocalDate> lastOverRev) {
     boolean here =
         known.fittings().getOrDefault(id, List.of()).stream().anyMatch(Springs.StoredFitting::open);
+    if (!here || lastOverRev.isEmpty()) {
+      return false;
+    }
     Optional<LocalDate> tested =
         set.bySpring().getOrDefault(id, List.of()).stream()
             .map(b -> LocalDate.ofInstant(b.test().startedAt, ZoneOffset.UTC))
             .max(Comparator.naturalOrder());
-    return here
-        && tested.isPresent()
-        && lastOverRev.filter(day -> day.isAfter(tested.get())).isPresent();
+    return tested.isPresent() && lastOverRev.get().isAfter(tested.get());
   }
 
   private static Optional<Double> batchBroke(SetBook.Book known, Springs.StoredSpring spring) {
