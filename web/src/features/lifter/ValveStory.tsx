@@ -51,8 +51,8 @@ export function ValveStory({ engineId, valve, drift, known }: ValveStoryProps) {
       {see.error && <Notice tone="stop">{wordsOf(see.error)}</Notice>}
       {d.points.length > 0 && (
         <div>
-          <DriftChart drift={d} rounds={drift.rounds} />
           <NotAllAlike valve={d} drift={drift} />
+          <DriftChart drift={d} rounds={drift.rounds} />
           <SumChart drift={d} watchAt={drift.watchAt} findingAt={drift.findingAt} />
         </div>
       )}
@@ -93,7 +93,7 @@ function NotAllAlike({ valve, drift }: NotAllAlikeProps) {
   const alike = alikeSince(drift.rounds, valve);
   if (!alike) return null;
   return (
-    <p className="my-2">
+    <p className="mb-2">
       <strong>Not the temperature, a hand or a leaf:</strong> those move every valve of a round alike. Since{" "}
       {alike.fromHours.toFixed(1)} h all valves together stood between{" "}
       <span className="num text-lg">{signed(alike.low, unit)}</span> and{" "}
