@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.RestController;
 import shim.app.change.JobViews.Danger;
 import shim.app.change.JobViews.JobLine;
 import shim.app.change.JobViews.JobView;
+import shim.app.record.Because;
 import shim.app.record.Photos;
 import shim.core.change.Route;
 import shim.core.change.Schools;
@@ -49,14 +50,14 @@ class JobController {
   }
 
   /** An item put right. */
-  record ItemClosed(@NotBlank(message = "write your initials") String hand, @NotNull String why) {}
+  record ItemClosed(@NotBlank(message = Because.INITIALS) String hand, @NotNull String why) {}
 
   /** An item written down by hand. */
   record ItemOpened(
       OpenItems.@NotNull Kind kind,
       @NotNull String words,
       @Nullable Double dueHours,
-      @NotBlank(message = "write your initials") String hand) {}
+      @NotBlank(message = Because.INITIALS) String hand) {}
 
   @PostMapping("/api/engines/{id}/job-plan")
   JobPlanner.JobPlanView jobPlan(@PathVariable UUID id, @RequestBody @Valid JobPlanner.JobAsk ask) {

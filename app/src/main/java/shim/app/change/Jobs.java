@@ -28,8 +28,6 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 @Transactional
 class Jobs {
-  private static final String INITIALS = "write your initials, 12 letters at most";
-
   private final JobRows jobs;
   private final ActRows acts;
   private final FindingRows findings;
@@ -62,7 +60,7 @@ class Jobs {
   record JobStart(
       @NotNull UUID engineId,
       @PositiveOrZero(message = "engine hours cannot be below zero") double engineHours,
-      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
+      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
       @NotNull @Valid JobPlanner.JobAsk ask) {}
 
   /**
@@ -78,7 +76,7 @@ class Jobs {
       @Nullable Position valve,
       @Nullable Double figure,
       @Size(max = 400, message = "400 letters at most") @Nullable String word,
-      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
+      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
       int basedOn) {}
 
   /** What is looked at on the way. */
@@ -109,7 +107,8 @@ class Jobs {
       @NotNull Look what,
       @NotNull Grade grade,
       @Size(max = 400, message = "400 letters at most") @Nullable String note,
-      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand) {}
+      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS)
+          String hand) {}
 
   /** Begins a job; a repeat with the same id changes nothing. */
   void start(UUID id, JobStart start) {

@@ -38,8 +38,6 @@ import shim.core.spring.SpringType;
 @Service
 @Transactional
 public class SpringTests {
-  private static final String INITIALS = "write your initials, 12 letters at most";
-
   private final TestRows tests;
   private final LoadRows loads;
   private final LoadsSeen seen;
@@ -107,7 +105,7 @@ public class SpringTests {
           String tester,
       @Min(value = 1, message = "one reading at least") @Max(value = 8, message = "8 at most")
           int repeats,
-      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
+      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
       @Size(max = 2000, message = "2000 letters at most") @Nullable String note,
       @Nullable Instant startedAt) {}
 
@@ -128,7 +126,7 @@ public class SpringTests {
       @NotNull Member member,
       @Size(max = 40, message = "40 letters at most") @Nullable String typed,
       boolean again,
-      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
+      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
       @Size(max = 400, message = "400 letters at most") @Nullable String note) {}
 
   /** A reading of the check spring as it is sent; lbf. */
@@ -139,7 +137,8 @@ public class SpringTests {
       @Positive(message = "a load must be above zero") double loadLbf,
       TesterDay.@NotNull Side side,
       @Size(max = 40, message = "40 letters at most") @Nullable String typed,
-      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand) {}
+      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS)
+          String hand) {}
 
   /**
    * Begins a test; a repeat with the same id changes nothing. Two at once on an engine are refused.

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RestController;
 import shim.app.fatigue.SpringViews.EngineSprings;
 import shim.app.fatigue.SpringViews.SpringLife;
 import shim.app.fatigue.SpringViews.SpringTestView;
+import shim.app.record.Because;
 
 /** Spring tests. Every change answers with the whole test as it then stands. */
 @RestController
@@ -32,7 +33,7 @@ class TestController {
   }
 
   /** The end of a test. */
-  record TestEnd(@NotBlank(message = "write your initials") String hand, @Nullable String note) {}
+  record TestEnd(@NotBlank(message = Because.INITIALS) String hand, @Nullable String note) {}
 
   /** The spring test of a lash round; none where springs are not tested with it. */
   record RoundTest(@Nullable UUID testId) {}

@@ -70,8 +70,6 @@ public class Rounds {
     this.clock = clock;
   }
 
-  private static final String INITIALS = "write your initials, 12 letters at most";
-
   /**
    * How a round begins.
    *
@@ -85,7 +83,7 @@ public class Rounds {
   public record RoundStart(
       @NotNull UUID engineId,
       @NotNull(message = "say whether the engine is hot or cold") HeatState state,
-      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
+      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
       @PositiveOrZero(message = "engine hours cannot be below zero")
           @Max(value = 100_000, message = "engine hours: 0 to 100000")
           double engineHours,
@@ -118,7 +116,7 @@ public class Rounds {
       Reading.@Nullable Feel feel,
       @Size(max = 40, message = "40 letters at most") @Nullable String typed,
       @Nullable Double partSizeIn,
-      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
+      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
       @Size(max = 400, message = "400 letters at most") @Nullable String note,
       @Nullable Integer basedOn,
       @Size(max = 400, message = "400 letters at most") @Nullable String why) {}
@@ -129,7 +127,8 @@ public class Rounds {
       @Nullable Seen rocker,
       @Size(max = 2000, message = "2000 letters at most") @Nullable String note,
       boolean skipped,
-      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand) {}
+      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS)
+          String hand) {}
 
   /**
    * The signature under a round.
@@ -137,7 +136,8 @@ public class Rounds {
    * @param rulesChecked the class rules that were looked at, each as the engine's sheet words it
    */
   public record SignOff(
-      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String initials,
+      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS)
+          String initials,
       @Nullable Double headTempEndF,
       @Size(max = 2000, message = "2000 letters at most") @Nullable String note,
       @Nullable List<String> rulesChecked) {}
@@ -148,7 +148,7 @@ public class Rounds {
       @NotNull List<Position> valves,
       @NotNull Part part,
       @PositiveOrZero(message = "engine hours cannot be below zero") double engineHours,
-      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
+      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
       @Size(max = 400, message = "400 letters at most") @Nullable String note,
       @Nullable Instant changedAt) {}
 

@@ -27,7 +27,6 @@ import shim.core.lifter.Look;
 @Service
 @Transactional
 public class Inspections {
-  private static final String INITIALS = "write your initials, 12 letters at most";
   private static final double INCH_TO_THOU = 1000;
 
   private final InspectionRows rows;
@@ -61,7 +60,7 @@ public class Inspections {
       @Nullable Double liftIn,
       @Size(max = 400, message = "400 letters at most") @Nullable String note,
       @PositiveOrZero(message = "engine hours cannot be below zero") double engineHours,
-      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
+      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
       @Nullable Instant seenAt) {}
 
   /** Keeps a finding; safe to repeat. */

@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
+import shim.app.record.Because;
 import shim.core.engine.Lifter;
 import shim.core.engine.Position;
 
@@ -20,8 +21,6 @@ import shim.core.engine.Position;
 @Service
 @Transactional
 class LifterSets {
-  private static final String INITIALS = "write your initials, 12 letters at most";
-
   private final Lifters lifters;
   private final Engines engines;
 
@@ -44,7 +43,8 @@ class LifterSets {
       boolean linkBars,
       @PositiveOrZero(message = "hours cannot be below zero") double hoursBefore,
       @PositiveOrZero(message = "engine hours cannot be below zero") double fromHours,
-      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand) {}
+      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS)
+          String hand) {}
 
   /** Safe to repeat. */
   void put(UUID engineId, UUID id, NewLifters set) {

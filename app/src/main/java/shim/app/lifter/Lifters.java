@@ -28,8 +28,6 @@ import shim.core.engine.Position;
 @Service
 @Transactional
 public class Lifters {
-  private static final String INITIALS = "write your initials, 12 letters at most";
-
   private final LifterRows rows;
   private final LifterFittingRows fittings;
   private final RebuildRows rebuilds;
@@ -83,7 +81,7 @@ public class Lifters {
       @Nullable Instant fittedAt,
       @Nullable Double toHours,
       @Nullable Instant removedAt,
-      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
+      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
       @Size(max = 400, message = "400 letters at most") @Nullable String why) {}
 
   /** A lifter taken out. */
@@ -91,7 +89,7 @@ public class Lifters {
       @PositiveOrZero(message = "engine hours cannot be below zero") double toHours,
       @Nullable Instant removedAt,
       boolean scrapped,
-      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
+      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
       @NotBlank(message = "say why it came out") @Size(max = 400, message = "400 letters at most")
           String why) {}
 
@@ -107,7 +105,8 @@ public class Lifters {
       @NotBlank(message = "say what was done") @Size(max = 400, message = "400 letters at most")
           String what,
       @Nullable Instant rebuiltAt,
-      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand) {}
+      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS)
+          String hand) {}
 
   /** Keeps a lifter; a link bar ties two lifters, so the partner is told too. */
   public void put(UUID id, LifterEntry entry, @Nullable String who) {

@@ -4,6 +4,9 @@ import org.jspecify.annotations.Nullable;
 
 /** Who makes the change at hand, and why; told by the service that makes it. */
 public final class Because {
+  /** What a form says where nobody signs. */
+  public static final String INITIALS = "write your initials, 12 letters at most";
+
   private static final Reason NOBODY = new Reason(null, null);
   private static final ThreadLocal<Reason> CURRENT = ThreadLocal.withInitial(() -> NOBODY);
 

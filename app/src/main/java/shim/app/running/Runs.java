@@ -71,7 +71,7 @@ public class Runs {
       @Nullable Double cycles,
       @Nullable Double hottestF,
       boolean fromLogger,
-      @NotBlank(message = "write your initials") @Size(max = 12, message = "12 letters at most")
+      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = "12 letters at most")
           String hand,
       @Size(max = 2000, message = "2000 letters at most") @Nullable String note) {}
 

@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import shim.app.engine.Engines;
+import shim.app.record.Because;
 import shim.core.engine.Lifter;
 import shim.core.engine.Position;
 import shim.core.engine.Problem;
@@ -65,7 +66,7 @@ class SpringController {
       @PositiveOrZero(message = "engine hours cannot be below zero") double engineHours,
       @PositiveOrZero(message = "hours cannot be below zero") double hoursBefore,
       @Nullable Double heightIn,
-      @NotBlank(message = "write your initials") String hand) {}
+      @NotBlank(message = Because.INITIALS) String hand) {}
 
   /**
    * An exchange.

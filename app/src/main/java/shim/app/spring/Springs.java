@@ -28,8 +28,6 @@ import shim.core.spring.LoadQuestion;
 @Service
 @Transactional
 public class Springs {
-  private static final String INITIALS = "write your initials, 12 letters at most";
-
   private final SpringRowsById rows;
   private final FittingRows fittings;
   private final SpringTypes types;
@@ -84,7 +82,7 @@ public class Springs {
       @Size(max = 40, message = "40 letters at most") @Nullable String locator,
       @Nullable Double sealGapIn,
       @Nullable Double pocketIn,
-      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
+      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
       @Size(max = 400, message = "400 letters at most") @Nullable String why) {}
 
   /** A spring taken out. */
@@ -92,7 +90,7 @@ public class Springs {
       @PositiveOrZero(message = "engine hours cannot be below zero") double toHours,
       @Nullable Instant removedAt,
       boolean scrapped,
-      @NotBlank(message = INITIALS) @Size(max = 12, message = INITIALS) String hand,
+      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
       @Size(max = 400, message = "400 letters at most") @Nullable String why) {}
 
   /** A spring as kept. */
