@@ -35,3 +35,29 @@ export function UnknownInitials() {
     </div>
   ) : null;
 }
+
+interface InlineInitialsProps {
+  /** What stands before them: "read by". */
+  word: string;
+  /** Their full name for a reader of the screen. */
+  label: string;
+  placeholder?: string;
+}
+
+/** The same in a page's head, beside the work they sign. */
+export function InlineInitials({ word, label, placeholder }: InlineInitialsProps) {
+  const { hand, setHand } = useSettings();
+  return (
+    <label className="flex items-center gap-2 text-sm text-muted">
+      {word}
+      <input
+        value={hand}
+        maxLength={12}
+        placeholder={placeholder}
+        aria-label={label}
+        onChange={(e) => setHand(e.target.value.toUpperCase())}
+        className="min-h-11 w-16 rounded border border-hair bg-raised px-2 text-center font-bold text-ink"
+      />
+    </label>
+  );
+}

@@ -4,8 +4,8 @@ import { ApiProblem } from "../../api/client";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { MARKS, MarkIcon } from "../../plan/verdict";
 import { Waiting } from "../../shell/EngineFrame";
+import { InlineInitials } from "../../shell/Initials";
 import { Problem } from "../../shell/Problem";
-import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
 import { Bearing } from "./Bearing";
@@ -104,7 +104,6 @@ function Walk({ job, work }: WalkProps) {
 }
 
 function WalkBar({ job }: { job: Schemas["JobView"] }) {
-  const { hand, setHand } = useSettings();
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-1">
       <h1 className="text-lg">
@@ -113,17 +112,7 @@ function WalkBar({ job }: { job: Schemas["JobView"] }) {
         </Link>
         : {job.state.title.toLowerCase()}
       </h1>
-      <label className="flex items-center gap-2 text-sm text-muted">
-        done by
-        <input
-          value={hand}
-          maxLength={12}
-          placeholder={job.hand}
-          aria-label="Initials of who does the steps"
-          onChange={(e) => setHand(e.target.value.toUpperCase())}
-          className="min-h-11 w-16 rounded border border-hair bg-raised px-2 text-center font-bold text-ink"
-        />
-      </label>
+      <InlineInitials word="done by" label="Initials of who does the steps" placeholder={job.hand} />
     </div>
   );
 }

@@ -4,6 +4,7 @@ import { useEffect, useState } from "react";
 import { roundTest } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { Waiting } from "../../shell/EngineFrame";
+import { InlineInitials } from "../../shell/Initials";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
 import { buttonClass } from "../../ui/Button";
@@ -184,16 +185,7 @@ function RoundBar({ round, unsent, pass }: { round: Round; unsent: number; pass?
           </span>
         </span>
       )}
-      <label className="flex items-center gap-2 text-sm text-muted">
-        read by
-        <input
-          value={hand}
-          maxLength={12}
-          aria-label="Initials of who reads"
-          onChange={(e) => setHand(e.target.value.toUpperCase())}
-          className="min-h-11 w-16 rounded border border-hair bg-raised px-2 text-center font-bold text-ink"
-        />
-      </label>
+      <InlineInitials word="read by" label="Initials of who reads" />
       <span className="flex-1" />
       <Link to="/rounds/$id/bar" params={{ id: round.id }} className={buttonClass("quiet")}>
         For the crank

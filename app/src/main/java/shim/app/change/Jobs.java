@@ -5,7 +5,6 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.PositiveOrZero;
 import jakarta.validation.constraints.Size;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -17,6 +16,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
+import shim.app.record.Ids;
 import shim.app.record.Photos;
 import shim.core.change.Act;
 import shim.core.change.Done;
@@ -230,7 +230,7 @@ class Jobs {
 
   /** The same id for the same thing of a job, so that doing it twice does it once. */
   static UUID named(UUID jobId, String thing) {
-    return UUID.nameUUIDFromBytes((jobId + " " + thing).getBytes(StandardCharsets.UTF_8));
+    return Ids.of(jobId + " " + thing);
   }
 
   private Instant now() {

@@ -1,6 +1,5 @@
 package shim.app.demo;
 
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -20,6 +19,7 @@ import shim.app.lash.Form;
 import shim.app.lash.Part;
 import shim.app.lash.Phase;
 import shim.app.lash.Rounds;
+import shim.app.record.Ids;
 import shim.app.running.Events;
 import shim.core.crank.School;
 import shim.core.engine.EngineSheet;
@@ -96,7 +96,7 @@ class DemoData implements ApplicationRunner {
   }
 
   private static UUID id(String name) {
-    return UUID.nameUUIDFromBytes(("demo " + name).getBytes(StandardCharsets.UTF_8));
+    return Ids.of("demo " + name);
   }
 
   private UUID keep(EngineSheet sheet) {

@@ -1,6 +1,5 @@
 package shim.app.interchange;
 
-import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -16,6 +15,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import shim.app.fatigue.SpringTests;
 import shim.app.fatigue.TestArchive;
 import shim.app.http.Refusal;
+import shim.app.record.Ids;
 import shim.app.spring.SpringTypes;
 import shim.app.spring.Springs;
 import shim.core.engine.HeatState;
@@ -89,7 +89,7 @@ class Notebook {
       UUID engineId, String key, List<ReadingsCsv.Line> lines, String hand) {
     ReadingsCsv.Line first = lines.get(0);
     String by = first.hand().isEmpty() ? hand : first.hand();
-    UUID id = id(engineId + key);
+    UUID id = Ids.of(engineId + key);
     List<TestArchive.ArchivedLoad> loads = new ArrayList<>();
     List<TestArchive.ArchivedCheck> checks = new ArrayList<>();
     for (ReadingsCsv.Line l : lines) {
@@ -98,7 +98,7 @@ class Notebook {
       if (l.knownLbf().isPresent()) {
         checks.add(
             new TestArchive.ArchivedCheck(
-                id(part),
+                Ids.of(part),
                 new SpringTests.CheckEntry(
                     l.spring().isEmpty() ? "check spring" : l.spring(),
                     l.knownLbf().get(),
@@ -108,7 +108,7 @@ class Notebook {
                     by),
                 at));
       } else {
-        loads.add(new TestArchive.ArchivedLoad(id(part), load(engineId, l, by), at));
+        loads.add(new TestArchive.ArchivedLoad(Ids.of(part), load(engineId, l, by), at));
       }
     }
     return new TestArchive.ArchivedTest(
@@ -191,9 +191,5 @@ class Notebook {
     return Refusal.invalid(
         String.format(Locale.ROOT, "line %d", l.number()),
         String.format(Locale.ROOT, "line %d: %s; nothing was kept", l.number(), why));
-  }
-
-  private static UUID id(String name) {
-    return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
   }
 }

@@ -9,6 +9,7 @@ import jakarta.persistence.Version;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
+import shim.app.record.Ids;
 
 /** What the eye saw at one valve during a round, and whether it was put off. */
 @Entity
@@ -33,8 +34,7 @@ class LookRow {
   protected LookRow() {}
 
   LookRow(UUID roundId, String valve) {
-    this.id =
-        UUID.nameUUIDFromBytes((roundId + valve).getBytes(java.nio.charset.StandardCharsets.UTF_8));
+    this.id = Ids.of(roundId + valve);
     this.roundId = roundId;
     this.valve = valve;
   }

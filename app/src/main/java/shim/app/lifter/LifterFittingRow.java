@@ -32,6 +32,11 @@ class LifterFittingRow {
     this.id = id;
   }
 
+  /** It is under its valve now. */
+  boolean open() {
+    return toHours == null;
+  }
+
   double ran() {
     return toHours == null ? 0 : toHours - fromHours;
   }

@@ -78,6 +78,7 @@ class LifterReader {
 
   /** What one reading of an engine needs, read once. */
   private record Book(
+      UUID engineId,
       Engine engine,
       LifterRules.LifterRulesSheet rules,
       SpringStanding.EngineStanding standing,
@@ -87,7 +88,6 @@ class LifterReader {
       Map<UUID, List<LifterFittingRow>> lives,
       Map<UUID, List<RebuildRow>> rebuilds,
       SeenBook seen,
-      List<RunEntry> runs,
       Function<UUID, List<RunEntry>> runsOf) {}
 
   private Book book(UUID engineId, SpringStanding.EngineStanding standing) {
@@ -99,6 +99,7 @@ class LifterReader {
             .collect(Collectors.toMap(l -> l.id, l -> l, (a, b) -> a, LinkedHashMap::new));
     Map<UUID, List<RunEntry>> read = new HashMap<>();
     return new Book(
+        engineId,
         engine,
         sheet,
         standing,
@@ -111,7 +112,6 @@ class LifterReader {
         lifters.fittingsOf(all.keySet()).stream().collect(Collectors.groupingBy(f -> f.lifterId)),
         lifters.rebuildsOf(all.keySet()).stream().collect(Collectors.groupingBy(r -> r.lifterId)),
         SeenBook.of(inspections.of(engineId), lifters.fittings(engineId)),
-        runsOf(engineId),
         other -> read.computeIfAbsent(other, this::runsOf));
   }
 
@@ -147,7 +147,7 @@ class LifterReader {
   }
 
   private static boolean shelved(Book book, UUID id) {
-    return book.lives().getOrDefault(id, List.of()).stream().noneMatch(f -> f.toHours == null);
+    return book.lives().getOrDefault(id, List.of()).stream().noneMatch(LifterFittingRow::open);
   }
 
   ValveStory story(UUID engineId, Position p) {
@@ -261,7 +261,8 @@ class LifterReader {
       return false;
     }
     LocalDate since = LocalDate.ofInstant(book.roundsAt().get(n - 2), ZoneOffset.UTC);
-    return book.runs().stream().anyMatch(r -> r.overRevs() > 0 && !r.date().isBefore(since));
+    return book.runsOf().apply(book.engineId()).stream()
+        .anyMatch(r -> r.overRevs() > 0 && !r.date().isBefore(since));
   }
 
   private static LifterView view(Book book, LifterRow row, @Nullable LifterFittingRow now) {

@@ -4,7 +4,6 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.PositiveOrZero;
 import jakarta.validation.constraints.Size;
-import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
@@ -14,6 +13,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
 import shim.app.record.Because;
+import shim.app.record.Ids;
 import shim.core.engine.Lifter;
 import shim.core.engine.Position;
 
@@ -50,13 +50,13 @@ class LifterSets {
   void put(UUID engineId, UUID id, NewLifters set) {
     Set<String> taken =
         lifters.fittings(engineId).stream()
-            .filter(f -> f.toHours == null)
+            .filter(LifterFittingRow::open)
             .map(f -> f.valve)
             .collect(Collectors.toSet());
     String name = set.setName().strip();
     Map<Integer, UUID> alone = new HashMap<>();
     for (Position valve : engines.get(engineId).engine().layout().positions()) {
-      UUID lifter = part(id, "lifter " + valve);
+      UUID lifter = Ids.of(id + "lifter " + valve);
       if (!taken.contains(valve.toString())) {
         UUID partner = set.linkBars() ? alone.remove(valve.cylinder()) : null;
         lifters.put(
@@ -65,7 +65,7 @@ class LifterSets {
                 set.kind(), name + " " + valve, name, partner, set.hoursBefore(), false, null),
             set.hand());
         lifters.fit(
-            part(id, "fitting " + valve),
+            Ids.of(id + "fitting " + valve),
             new Lifters.LifterFitting(
                 lifter,
                 null,
@@ -82,9 +82,5 @@ class LifterSets {
         }
       }
     }
-  }
-
-  private static UUID part(UUID set, String what) {
-    return UUID.nameUUIDFromBytes((set + what).getBytes(StandardCharsets.UTF_8));
   }
 }

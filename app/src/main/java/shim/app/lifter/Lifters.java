@@ -5,7 +5,6 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.PositiveOrZero;
 import jakarta.validation.constraints.Size;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -21,6 +20,7 @@ import shim.app.http.Refusal;
 import shim.app.lash.Part;
 import shim.app.lash.Rounds;
 import shim.app.record.Because;
+import shim.app.record.Ids;
 import shim.core.engine.Lifter;
 import shim.core.engine.Position;
 
@@ -171,7 +171,7 @@ public class Lifters {
             .anyMatch(f -> f.valve.equals(row.valve) && !f.id.equals(id));
     if (another) {
       rounds.change(
-          UUID.nameUUIDFromBytes((id + " lash").getBytes(StandardCharsets.UTF_8)),
+          Ids.of(id + " lash"),
           new Rounds.PartsChanged(
               row.engineId,
               List.of(Position.parse(row.valve)),

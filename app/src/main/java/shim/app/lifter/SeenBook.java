@@ -20,7 +20,7 @@ record SeenBook(List<InspectionRow> rows, Map<String, LifterFittingRow> fitted) 
     return new SeenBook(
         rows,
         fittings.stream()
-            .filter(f -> f.toHours == null)
+            .filter(LifterFittingRow::open)
             .collect(Collectors.toMap(f -> f.valve, f -> f, (a, b) -> b)));
   }
 

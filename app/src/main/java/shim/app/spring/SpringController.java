@@ -22,6 +22,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import shim.app.engine.Engines;
 import shim.app.record.Because;
+import shim.app.record.Ids;
 import shim.core.engine.Lifter;
 import shim.core.engine.Position;
 import shim.core.engine.Problem;
@@ -175,7 +176,7 @@ class SpringController {
   }
 
   private static UUID part(UUID set, String what) {
-    return UUID.nameUUIDFromBytes((set + what).getBytes(java.nio.charset.StandardCharsets.UTF_8));
+    return Ids.of(set + what);
   }
 
   private static Springs.FittingEntry fitting(
