@@ -32,8 +32,12 @@ class NotebookApiTest extends ApiTest {
   }
 
   private MvcTestResult keep(String lines) {
+    return take("KV", true, lines);
+  }
+
+  private MvcTestResult take(String hand, boolean keep, String lines) {
     return http.post()
-        .uri("/api/engines/" + engine + "/spring-readings?hand=KV&keep=true")
+        .uri("/api/engines/" + engine + "/spring-readings?hand=" + hand + "&keep=" + keep)
         .contentType("text/csv")
         .content(HEAD + lines)
         .exchange();
@@ -44,6 +48,14 @@ class NotebookApiTest extends ApiTest {
         .bodyJson()
         .extractingPath("$.tests.length()")
         .isEqualTo(count);
+  }
+
+  @Test
+  void aTableMayBeLookedAtUnsignedButNotKept() {
+    String line = "2026-05-30,1,1I,,1.95,219,\n";
+    assertThat(take("", false, line)).hasStatusOk();
+    assertThat(take("", true, line)).hasStatus(422).bodyText().contains("write your initials");
+    keptTests(0);
   }
 
   @ParameterizedTest

@@ -15,6 +15,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import shim.app.fatigue.SpringTests;
 import shim.app.fatigue.TestArchive;
 import shim.app.http.Refusal;
+import shim.app.record.Because;
 import shim.app.record.Ids;
 import shim.app.spring.SpringTypes;
 import shim.app.spring.Springs;
@@ -47,6 +48,9 @@ class Notebook {
 
   /** Takes a table in and, unless it is to be kept, undoes all of it. */
   NotebookPreview take(UUID engineId, String text, String hand, boolean keep) {
+    if (keep && hand.isBlank()) {
+      throw Refusal.invalid("hand", Because.INITIALS);
+    }
     List<ReadingsCsv.Line> lines = ReadingsCsv.read(text);
     List<TestArchive.ArchivedTest> tests = tests(engineId, lines, hand);
     NotebookPreview preview =
