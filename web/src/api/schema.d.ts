@@ -1364,6 +1364,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/condition": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["condition"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/change-schools": {
         parameters: {
             query?: never;
@@ -1589,6 +1605,8 @@ export interface components {
             others: components["schemas"]["LoadRead"][];
             /** Format: int32 */
             done: number;
+            /** Format: int64 */
+            changes: number;
         };
         TestValve: {
             /** @description a valve, such as 3E or 3I1 */
@@ -1618,6 +1636,10 @@ export interface components {
             meant?: number;
             /** Format: int32 */
             more: number;
+            /** Format: double */
+            plainFromLbf: number;
+            /** Format: double */
+            plainToLbf: number;
         };
         LoadEntry: {
             /** @description a valve, such as 3E or 3I1 */
@@ -1681,6 +1703,18 @@ export interface components {
             cylinder: number;
             /** Format: double */
             crankDeg: number;
+        };
+        EntryGauge: {
+            /** Format: double */
+            inFromIn: number;
+            /** Format: double */
+            inToIn: number;
+            /** Format: double */
+            floorIn?: number;
+            /** Format: double */
+            plainFromIn: number;
+            /** Format: double */
+            plainToIn: number;
         };
         LashTarget: {
             /** @enum {string} */
@@ -1847,6 +1881,9 @@ export interface components {
             done: number;
             story: components["schemas"]["RoundStory"];
             swaps?: components["schemas"]["ShimSwaps"];
+            leavesWhatIsIn: boolean;
+            /** Format: int64 */
+            changes: number;
         };
         ShimSwaps: {
             moves: components["schemas"]["Move"][];
@@ -1908,6 +1945,7 @@ export interface components {
             /** Format: double */
             slackDeg: number;
             target?: components["schemas"]["LashTarget"];
+            gauge?: components["schemas"]["EntryGauge"];
             /** Format: double */
             lastLeftIn?: number;
             /** Format: double */
@@ -2223,6 +2261,8 @@ export interface components {
             atHeight?: components["schemas"]["AtHeight"];
             done: components["schemas"]["Done"][];
             findings: components["schemas"]["JobFinding"][];
+            /** Format: int64 */
+            changes: number;
         };
         Otherwise: {
             /** @enum {string} */
@@ -2523,6 +2563,8 @@ export interface components {
             rampMarginDeg?: number;
             school?: string;
             balancerMarks?: string;
+            /** @enum {string} */
+            whatIsIn?: "ASK" | "LEAVE";
         };
         UseSheet: {
             unit?: string;
@@ -4223,6 +4265,11 @@ export interface components {
             since?: string;
             lost: boolean;
             harder: boolean;
+        };
+        Condition: {
+            diskFull: boolean;
+            /** Format: int64 */
+            freeBytes: number;
         };
         SchoolSays: {
             question: string;
@@ -6628,6 +6675,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Danger"][];
+                };
+            };
+        };
+    };
+    condition: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Condition"];
                 };
             };
         };

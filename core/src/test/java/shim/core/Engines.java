@@ -86,7 +86,7 @@ public final class Engines {
   }
 
   public static RulesSheet rules() {
-    return new RulesSheet(HotColdSchool.TABLE, null, null, null, null, null, null);
+    return new RulesSheet(HotColdSchool.TABLE, null, null, null, null, null, null, null);
   }
 
   public static EngineSheet with(EngineSheet s, DriveSheet drive) {

@@ -199,8 +199,7 @@ class HandOver {
             planned.plan().valves().stream().map(JobPlan.Work::valve).toList()));
     UUID reading = Jobs.named(row.id, "lash " + done.valve());
     boolean turns = planned.plan().drive().hydraulic();
-    rounds.withdraw(round, reading, done.hand(), "set again");
-    rounds.read(
+    rounds.setAgain(
         round,
         reading,
         new Rounds.ReadingEntry(

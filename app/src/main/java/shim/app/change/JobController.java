@@ -1,8 +1,8 @@
 package shim.app.change;
 
 import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -20,6 +20,8 @@ import shim.app.change.JobViews.Danger;
 import shim.app.change.JobViews.JobLine;
 import shim.app.change.JobViews.JobView;
 import shim.app.record.Because;
+import shim.app.record.Hours;
+import shim.app.record.Initials;
 import shim.app.record.Photos;
 import shim.core.change.Route;
 import shim.core.change.Schools;
@@ -50,14 +52,16 @@ class JobController {
   }
 
   /** An item put right. */
-  record ItemClosed(@NotBlank(message = Because.INITIALS) String hand, @NotNull String why) {}
+  record ItemClosed(
+      @Initials String hand,
+      @NotNull @Size(max = 400, message = "400 letters at most") String why) {}
 
   /** An item written down by hand. */
   record ItemOpened(
       OpenItems.@NotNull Kind kind,
       @NotNull String words,
-      @Nullable Double dueHours,
-      @NotBlank(message = Because.INITIALS) String hand) {}
+      @Hours @Nullable Double dueHours,
+      @Initials String hand) {}
 
   @PostMapping("/api/engines/{id}/job-plan")
   JobPlanner.JobPlanView jobPlan(@PathVariable UUID id, @RequestBody @Valid JobPlanner.JobAsk ask) {
@@ -73,7 +77,8 @@ class JobController {
   ChangeRules.ChangeRulesSheet putChangeRules(
       @PathVariable UUID id,
       @RequestBody ChangeRules.ChangeRulesSheet sheet,
-      @RequestParam(required = false) @Nullable String who) {
+      @RequestParam(required = false) @Size(max = 12, message = Because.INITIALS)
+          @Nullable String who) {
     return rules.put(id, sheet, who);
   }
 
@@ -144,7 +149,7 @@ class JobController {
         "application/octet-stream"
       })
   JobView photo(@PathVariable UUID id, @PathVariable UUID findingId, @RequestBody byte[] image) {
-    jobs.photo(findingId, image);
+    jobs.photo(id, findingId, image);
     return reader.view(id);
   }
 
@@ -180,7 +185,7 @@ class JobController {
   @PutMapping("/api/engines/{id}/open-items/{itemId}/closed")
   List<OpenItems.OpenItem> closeItem(
       @PathVariable UUID id, @PathVariable UUID itemId, @RequestBody @Valid ItemClosed closed) {
-    items.close(itemId, closed.hand(), closed.why());
+    items.close(id, itemId, closed.hand(), closed.why());
     return items.of(id);
   }
 }

@@ -73,7 +73,8 @@ class JobReader {
         state,
         atHeight(row, planned, job, state.next()),
         done,
-        findings.findByJobIdOrderByFoundAt(id).stream().map(JobReader::finding).toList());
+        findings.findByJobIdOrderByFoundAt(id).stream().map(JobReader::finding).toList(),
+        row.changes);
   }
 
   /** The load check: what the spring that goes in next does at the height just measured. */

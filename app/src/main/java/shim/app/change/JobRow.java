@@ -9,6 +9,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
+import org.hibernate.envers.NotAudited;
 import org.jspecify.annotations.Nullable;
 
 /** One job, with its plan as it was when it began. */
@@ -28,6 +29,12 @@ class JobRow {
   Instant startedAt;
   @Nullable Instant endedAt;
   @Nullable String signedBy;
+
+  /** Goes up with each change of the job or of anything in it; written by {@code touch}. */
+  @NotAudited
+  @Column(insertable = false, updatable = false)
+  long changes;
+
   @Version int version;
 
   protected JobRow() {}

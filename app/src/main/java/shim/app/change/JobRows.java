@@ -4,11 +4,18 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.Query;
 
 interface JobRows extends JpaRepository<JobRow, UUID> {
   List<JobRow> findByEngineIdOrderByStartedAt(UUID engineId);
 
   List<JobRow> findByEndedAtIsNullOrderByStartedAt();
+
+  /** Counts one more change of a job. */
+  @Modifying
+  @Query("update JobRow j set j.changes = j.changes + 1 where j.id = :id")
+  void touch(UUID id);
 }
 
 interface ActRows extends JpaRepository<ActRow, UUID> {

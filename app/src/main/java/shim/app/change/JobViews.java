@@ -112,6 +112,7 @@ final class JobViews {
   /**
    * A job of an engine.
    *
+   * @param changes goes up with each change; of two answers the higher is newer
    * @param atHeight what the spring at hand will do at the height just measured
    */
   record JobView(
@@ -128,7 +129,8 @@ final class JobViews {
       JobState state,
       Pockets.@Nullable AtHeight atHeight,
       List<Done> done,
-      List<JobFinding> findings) {}
+      List<JobFinding> findings,
+      long changes) {}
 
   /** A job in one line. */
   record JobLine(

@@ -1,9 +1,7 @@
 package shim.app.change;
 
 import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.PositiveOrZero;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.Instant;
@@ -16,8 +14,11 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
+import shim.app.record.Hours;
 import shim.app.record.Ids;
+import shim.app.record.Initials;
 import shim.app.record.Photos;
+import shim.app.record.TakenBack;
 import shim.core.change.Act;
 import shim.core.change.Done;
 import shim.core.change.Job;
@@ -59,8 +60,8 @@ class Jobs {
   /** How a job begins. */
   record JobStart(
       @NotNull UUID engineId,
-      @PositiveOrZero(message = "engine hours cannot be below zero") double engineHours,
-      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
+      @Hours double engineHours,
+      @Initials String hand,
       @NotNull @Valid JobPlanner.JobAsk ask) {}
 
   /**
@@ -76,7 +77,7 @@ class Jobs {
       @Nullable Position valve,
       @Nullable Double figure,
       @Size(max = 400, message = "400 letters at most") @Nullable String word,
-      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
+      @Initials String hand,
       int basedOn) {}
 
   /** What is looked at on the way. */
@@ -107,12 +108,13 @@ class Jobs {
       @NotNull Look what,
       @NotNull Grade grade,
       @Size(max = 400, message = "400 letters at most") @Nullable String note,
-      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS)
-          String hand) {}
+      @Initials String hand) {}
 
   /** Begins a job; a repeat with the same id changes nothing. */
   void start(UUID id, JobStart start) {
-    if (jobs.existsById(id)) {
+    Optional<JobRow> known = jobs.findById(id);
+    if (known.isPresent()) {
+      TakenBack.refuseOther(known.get().engineId.equals(start.engineId()));
       return;
     }
     jobs.findByEndedAtIsNullOrderByStartedAt().stream()
@@ -134,10 +136,12 @@ class Jobs {
 
   /** Keeps an act, unless it would hurt or somebody was quicker. */
   void act(UUID jobId, UUID actId, ActEntry entry) {
-    if (acts.existsById(actId)) {
+    JobRow row = row(jobId);
+    Optional<ActRow> known = acts.findById(actId);
+    if (known.isPresent()) {
+      TakenBack.refuseOther(known.get().jobId.equals(jobId));
       return;
     }
-    JobRow row = row(jobId);
     List<Done> before = done(jobId);
     if (entry.basedOn() != before.size()) {
       throw Refusal.conflict(
@@ -152,6 +156,7 @@ class Jobs {
     }
     Because.of(entry.hand(), entry.act().words());
     acts.saveAndFlush(new ActRow(actId, jobId, before.size(), done));
+    jobs.touch(jobId);
     Job after = job.after(done);
     handOver.follow(row, planned, before, job, after, done);
     if (after.end() != Job.End.OPEN) {
@@ -178,10 +183,12 @@ class Jobs {
   void find(UUID jobId, UUID findingId, FindingEntry entry) {
     row(jobId);
     FindingRow row = findings.findById(findingId).orElse(null);
+    TakenBack.refuseOther(row == null || row.jobId.equals(jobId));
     Instant at = row == null ? now() : row.foundAt;
     FindingRow written = write(row == null ? new FindingRow(findingId, jobId) : row, entry, at);
     Because.of(entry.hand(), "finding");
     findings.saveAndFlush(written);
+    jobs.touch(jobId);
   }
 
   private static FindingRow write(FindingRow row, FindingEntry entry, Instant at) {
@@ -206,9 +213,13 @@ class Jobs {
   }
 
   /** Keeps a photo with its finding. */
-  void photo(UUID findingId, byte[] image) {
+  void photo(UUID jobId, UUID findingId, byte[] image) {
     FindingRow row =
-        findings.findById(findingId).orElseThrow(() -> Refusal.notFound("no such finding"));
+        findings
+            .findById(findingId)
+            .filter(f -> f.jobId.equals(jobId))
+            .orElseThrow(() -> Refusal.notFound("no such finding in this job"));
+    jobs.touch(jobId);
     row.photoType = photos.keep(findingId, image);
     Because.of(row.hand, "photo");
     findings.saveAndFlush(row);

@@ -4,22 +4,27 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import shim.app.engine.Engines;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
+import shim.app.record.TakenBack;
 
 /** What stays open on an engine after a job: orders, stand-ins, things to look at again. */
 @Service
 @Transactional
 class OpenItems {
   private final OpenRows rows;
+  private final Engines engines;
   private final Clock clock;
 
-  OpenItems(OpenRows rows, Clock clock) {
+  OpenItems(OpenRows rows, Engines engines, Clock clock) {
     this.rows = rows;
+    this.engines = engines;
     this.clock = clock;
   }
 
@@ -59,9 +64,12 @@ class OpenItems {
       String words,
       @Nullable Double dueHours,
       String hand) {
-    if (rows.existsById(id)) {
+    Optional<OpenRow> known = rows.findById(id);
+    if (known.isPresent()) {
+      TakenBack.refuseOther(known.get().engineId.equals(engineId));
       return;
     }
+    engines.get(engineId);
     if (words.isBlank() || words.length() > 400) {
       throw Refusal.invalid("words", "say what is open, in 400 letters at most");
     }
@@ -77,8 +85,14 @@ class OpenItems {
   }
 
   /** Puts an item right. */
-  void close(UUID id, String hand, String why) {
-    OpenRow row = rows.findById(id).orElseThrow(() -> Refusal.notFound("no such open item"));
+  void close(UUID engineId, UUID id, String hand, String why) {
+    OpenRow row =
+        rows.findById(id)
+            .filter(r -> r.engineId.equals(engineId))
+            .orElseThrow(() -> Refusal.notFound("no such open item"));
+    if (row.closedAt != null) {
+      return;
+    }
     if (why.isBlank()) {
       throw Refusal.invalid("why", "say how it was put right");
     }

@@ -72,7 +72,7 @@ final class DemoEngines {
             0.015,
             HeatState.HOT),
         new RulesSheet(
-            HotColdSchool.OWN_GROWTH, null, null, null, null, "BEST_STOPS", "0 90 180 270"),
+            HotColdSchool.OWN_GROWTH, null, null, null, null, "BEST_STOPS", "0 90 180 270", null),
         new UseSheet(
             "runs",
             null,
@@ -118,7 +118,8 @@ final class DemoEngines {
             0.010,
             0.012,
             HeatState.HOT),
-        new RulesSheet(HotColdSchool.TABLE, null, null, null, null, "FULL_LIFT_COMPANION", null),
+        new RulesSheet(
+            HotColdSchool.TABLE, null, null, null, null, "FULL_LIFT_COMPANION", null, null),
         new UseSheet("runs", null, null));
   }
 
@@ -159,7 +160,7 @@ final class DemoEngines {
             null,
             null,
             null),
-        new RulesSheet(HotColdSchool.TABLE, null, null, null, null, "TWO_STOPS", null),
+        new RulesSheet(HotColdSchool.TABLE, null, null, null, null, "TWO_STOPS", null, null),
         new UseSheet(
             "laps",
             null,
@@ -205,7 +206,7 @@ final class DemoEngines {
             0.008,
             0.010,
             HeatState.COLD),
-        new RulesSheet(HotColdSchool.TABLE, null, null, null, null, "COMPRESSION_TDC", null),
+        new RulesSheet(HotColdSchool.TABLE, null, null, null, null, "COMPRESSION_TDC", null, null),
         new UseSheet("runs", null, null));
   }
 }

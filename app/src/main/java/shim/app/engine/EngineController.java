@@ -1,5 +1,6 @@
 package shim.app.engine;
 
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -11,6 +12,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import shim.app.record.Because;
 import shim.core.engine.EngineSheet;
 import shim.core.engine.Presets;
 import shim.core.engine.Problem;
@@ -54,7 +56,8 @@ class EngineController {
       @PathVariable UUID id,
       @RequestBody EngineSheet sheet,
       @RequestParam(required = false) @Nullable Integer basedOn,
-      @RequestParam(required = false) @Nullable String who) {
+      @RequestParam(required = false) @Size(max = 12, message = Because.INITIALS)
+          @Nullable String who) {
     return view(engines.put(id, sheet, basedOn, who));
   }
 

@@ -4,8 +4,6 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.Positive;
-import jakarta.validation.constraints.PositiveOrZero;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.Instant;
@@ -23,6 +21,11 @@ import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
+import shim.app.record.HeightIn;
+import shim.app.record.Hours;
+import shim.app.record.Initials;
+import shim.app.record.LoadLbf;
+import shim.app.record.TakenBack;
 import shim.app.spring.SpringTypes;
 import shim.app.spring.Springs;
 import shim.core.engine.HeatState;
@@ -45,6 +48,7 @@ public class SpringTests {
   private final Springs springs;
   private final SpringTypes types;
   private final Engines engines;
+  private final TakenBack takenBack;
   private final Clock clock;
 
   SpringTests(
@@ -55,6 +59,7 @@ public class SpringTests {
       Springs springs,
       SpringTypes types,
       Engines engines,
+      TakenBack takenBack,
       Clock clock) {
     this.tests = tests;
     this.loads = loads;
@@ -63,6 +68,7 @@ public class SpringTests {
     this.springs = springs;
     this.types = types;
     this.engines = engines;
+    this.takenBack = takenBack;
     this.clock = clock;
   }
 
@@ -95,9 +101,7 @@ public class SpringTests {
   public record TestStart(
       @NotNull UUID engineId,
       @Nullable UUID roundId,
-      @PositiveOrZero(message = "engine hours cannot be below zero")
-          @Max(value = 100_000, message = "engine hours: 0 to 100000")
-          double engineHours,
+      @Hours double engineHours,
       @NotNull(message = "on the head or on the bench?") Place place,
       @NotNull(message = "hot or cold?") HeatState state,
       @NotNull WorkingOrder order,
@@ -105,7 +109,7 @@ public class SpringTests {
           String tester,
       @Min(value = 1, message = "one reading at least") @Max(value = 8, message = "8 at most")
           int repeats,
-      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
+      @Initials String hand,
       @Size(max = 2000, message = "2000 letters at most") @Nullable String note,
       @Nullable Instant startedAt) {}
 
@@ -119,32 +123,31 @@ public class SpringTests {
   public record LoadEntry(
       @Nullable Position valve,
       @Nullable UUID springId,
-      @Positive(message = "a height must be above zero") double heightIn,
-      @Positive(message = "a load must be above zero")
-          @Max(value = 5000, message = "no tester of ours reads over 5000 lbf")
-          double loadLbf,
+      @HeightIn double heightIn,
+      @LoadLbf double loadLbf,
       @NotNull Member member,
       @Size(max = 40, message = "40 letters at most") @Nullable String typed,
       boolean again,
-      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
+      @Initials String hand,
       @Size(max = 400, message = "400 letters at most") @Nullable String note) {}
 
   /** A reading of the check spring as it is sent; lbf. */
   public record CheckEntry(
       @NotBlank(message = "name the check spring") @Size(max = 40, message = "40 letters at most")
           String name,
-      @Positive(message = "its known load must be above zero") double knownLbf,
-      @Positive(message = "a load must be above zero") double loadLbf,
+      @LoadLbf double knownLbf,
+      @LoadLbf double loadLbf,
       TesterDay.@NotNull Side side,
       @Size(max = 40, message = "40 letters at most") @Nullable String typed,
-      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS)
-          String hand) {}
+      @Initials String hand) {}
 
   /**
    * Begins a test; a repeat with the same id changes nothing. Two at once on an engine are refused.
    */
   public void start(UUID id, TestStart s) {
-    if (tests.existsById(id)) {
+    Optional<TestRow> known = tests.findById(id);
+    if (known.isPresent()) {
+      TakenBack.refuseOther(known.get().engineId.equals(s.engineId()));
       return;
     }
     engines.get(s.engineId());
@@ -224,7 +227,7 @@ public class SpringTests {
             q -> {
               throw Refusal.invalid("heightIn", q.words());
             });
-    LoadRow row = loads.findById(readingId).orElseGet(() -> new LoadRow(readingId));
+    LoadRow row = row(testId, readingId, spring);
     row.testId = testId;
     row.springId = spring;
     row.valve = e.valve() == null ? null : e.valve().toString();
@@ -238,6 +241,17 @@ public class SpringTests {
     row.takenAt = takenAt == null ? now() : takenAt;
     Because.of(e.hand(), e.again() ? "read again" : null);
     loads.saveAndFlush(row);
+    tests.touch(testId);
+  }
+
+  private LoadRow row(UUID testId, UUID readingId, UUID spring) {
+    Optional<LoadRow> known = loads.findById(readingId);
+    known.ifPresent(
+        r -> TakenBack.refuseOther(r.testId.equals(testId) && r.springId.equals(spring)));
+    if (known.isEmpty()) {
+      takenBack.refuse(LoadRow.class, readingId);
+    }
+    return known.orElseGet(() -> new LoadRow(readingId));
   }
 
   /** The spring at the valve when the test was made, or the one that was named. */
@@ -283,6 +297,7 @@ public class SpringTests {
               Because.of(hand, "taken back");
               loads.delete(r);
               loads.flush();
+              tests.touch(testId);
             });
   }
 
@@ -302,6 +317,7 @@ public class SpringTests {
               e.knownLbf()));
     }
     CheckRow row = checks.findById(checkId).orElseGet(() -> new CheckRow(checkId));
+    TakenBack.refuseOther(row.testId == null || row.testId.equals(testId));
     row.testId = testId;
     row.name = e.name().strip();
     row.knownLbf = e.knownLbf();
@@ -312,6 +328,7 @@ public class SpringTests {
     row.takenAt = takenAt == null ? now() : takenAt;
     Because.of(e.hand(), "check spring");
     checks.saveAndFlush(row);
+    tests.touch(testId);
   }
 
   /** Ends a test; it is not changed any more. */
@@ -323,6 +340,7 @@ public class SpringTests {
     }
     Because.of(hand, "test ended");
     tests.saveAndFlush(test);
+    tests.touch(testId);
   }
 
   private TestRow open(UUID id) {

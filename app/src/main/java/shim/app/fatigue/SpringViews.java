@@ -226,6 +226,8 @@ final class SpringViews {
    * @param ask what is asked before anything is concluded
    * @param meant the figure that would fit
    * @param more readings still wanted
+   * @param plainFromLbf a first reading from here to {@code plainToLbf} is taken without a
+   *     question; for screens whose answer is still on its way
    */
   public record TestValve(
       Position position,
@@ -242,9 +244,15 @@ final class SpringViews {
       double repeatability,
       @Nullable String ask,
       @Nullable Double meant,
-      int more) {}
+      int more,
+      double plainFromLbf,
+      double plainToLbf) {}
 
-  /** A test as it stands. */
+  /**
+   * A test as it stands.
+   *
+   * @param changes goes up with each change; of two answers the higher is newer
+   */
   public record SpringTestView(
       UUID id,
       UUID engineId,
@@ -263,5 +271,6 @@ final class SpringViews {
       List<CheckRead> checks,
       List<TestValve> valves,
       List<LoadRead> others,
-      int done) {}
+      int done,
+      long changes) {}
 }

@@ -1,7 +1,7 @@
 package shim.app.fatigue;
 
 import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -15,6 +15,7 @@ import shim.app.fatigue.SpringViews.EngineSprings;
 import shim.app.fatigue.SpringViews.SpringLife;
 import shim.app.fatigue.SpringViews.SpringTestView;
 import shim.app.record.Because;
+import shim.app.record.Initials;
 
 /** Spring tests. Every change answers with the whole test as it then stands. */
 @RestController
@@ -33,7 +34,7 @@ class TestController {
   }
 
   /** The end of a test. */
-  record TestEnd(@NotBlank(message = Because.INITIALS) String hand, @Nullable String note) {}
+  record TestEnd(@Initials String hand, @Nullable String note) {}
 
   /** The spring test of a lash round; none where springs are not tested with it. */
   record RoundTest(@Nullable UUID testId) {}
@@ -78,7 +79,8 @@ class TestController {
   SpringTestView withdrawLoad(
       @PathVariable UUID id,
       @PathVariable UUID readingId,
-      @RequestParam(required = false) @Nullable String hand) {
+      @RequestParam(required = false) @Size(max = 12, message = Because.INITIALS)
+          @Nullable String hand) {
     tests.withdraw(id, readingId, hand);
     return reader.view(id);
   }

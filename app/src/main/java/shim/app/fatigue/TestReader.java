@@ -116,7 +116,8 @@ class TestReader {
             .filter(r -> !here.contains(r.springId) || r.member != SpringTests.Member.WHOLE)
             .map(TestReader::read)
             .toList(),
-        (int) valves.stream().filter(v -> v.more() == 0).count());
+        (int) valves.stream().filter(v -> v.more() == 0).count(),
+        test.changes);
   }
 
   private Before before(TestRow test) {
@@ -213,13 +214,7 @@ class TestReader {
         type.curve().move(expected, type.referenceHeightIn(), height).loadLbf() * Math.exp(gain);
     double sd = Math.max(0.002, (loss.high() - loss.low()) / 2 / 1.2816);
     double dayVariance = day.map(d -> d.sd() * d.sd()).orElse(square(Spreads.USUAL.tester()));
-    double spread =
-        Math.sqrt(
-            sd * sd
-                + square(solved.spreads().reading()) / Math.max(1, whole.size())
-                + dayVariance
-                + square(Spreads.USUAL.setUp())
-                + (bedded ? 0 : 0.05 * 0.05));
+    double spread = spread(solved, sd, dayVariance, bedded, Math.max(1, whole.size()));
     return new Entry(
         p,
         id,
@@ -232,7 +227,19 @@ class TestReader {
         corrected == null ? null : 1 - corrected / baseline,
         last(before, id).map(l -> corrected == null ? null : corrected / l - 1).orElse(null),
         REPEATABILITY * solved.spreads().reading(),
-        corrected == null ? null : Math.log(corrected / expected) / spread);
+        corrected == null ? null : Math.log(corrected / expected) / spread,
+        spread(solved, sd, dayVariance, bedded, 1));
+  }
+
+  /** How far the mean of some readings may lie from what is foretold, one s.d. of its logarithm. */
+  private static double spread(
+      SpringSet solved, double lossSd, double dayVariance, boolean bedded, int readings) {
+    return Math.sqrt(
+        lossSd * lossSd
+            + square(solved.spreads().reading()) / readings
+            + dayVariance
+            + square(Spreads.USUAL.setUp())
+            + (bedded ? 0 : square(0.05)));
   }
 
   private static double square(double v) {
@@ -259,7 +266,8 @@ class TestReader {
       @Nullable Double loss,
       @Nullable Double againstLast,
       double repeatability,
-      @Nullable Double z) {
+      @Nullable Double z,
+      double firstSpread) {
     TestValve view(double medianLoss, int repeats) {
       Optional<LoadQuestion> question =
           rows.isEmpty()
@@ -285,7 +293,13 @@ class TestReader {
           repeatability,
           ask,
           question.flatMap(LoadQuestion::meant).orElse(null),
-          ask != null && !again ? Math.max(1, wanted) : wanted);
+          ask != null && !again ? Math.max(1, wanted) : wanted,
+          Math.max(LoadQuestion.plainFromLbf(expectedLbf), expectedLbf * Math.exp(-plain())),
+          Math.min(LoadQuestion.plainToLbf(expectedLbf), expectedLbf * Math.exp(plain())));
+    }
+
+    private double plain() {
+      return SURPRISING * firstSpread;
     }
 
     private String surprise() {

@@ -1,5 +1,6 @@
 package shim.app.fatigue;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -9,6 +10,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
+import org.hibernate.envers.NotAudited;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.HeatState;
 
@@ -37,6 +39,12 @@ class TestRow {
   String hand;
   @Nullable String note;
   @Nullable Instant endedAt;
+
+  /** Goes up with each change of the test or of anything in it; written by {@code touch}. */
+  @NotAudited
+  @Column(insertable = false, updatable = false)
+  long changes;
+
   @Version int version;
 
   protected TestRow() {}

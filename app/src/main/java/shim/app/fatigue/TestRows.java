@@ -4,11 +4,18 @@ import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.Query;
 
 interface TestRows extends JpaRepository<TestRow, UUID> {
   List<TestRow> findByEngineIdOrderByStartedAt(UUID engineId);
 
   List<TestRow> findByRoundIdOrderByStartedAt(UUID roundId);
+
+  /** Counts one more change of a test. */
+  @Modifying
+  @Query("update TestRow t set t.changes = t.changes + 1 where t.id = :id")
+  void touch(UUID id);
 }
 
 interface LoadRows extends JpaRepository<LoadRow, UUID> {

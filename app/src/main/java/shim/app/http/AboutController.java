@@ -3,13 +3,15 @@ package shim.app.http;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What kind of Shim this is. */
+/** What kind of Shim this is, and how the machine it runs on is. */
 @RestController
 class AboutController {
   private final ShimSettings settings;
+  private final DiskWatch disk;
 
-  AboutController(ShimSettings settings) {
+  AboutController(ShimSettings settings, DiskWatch disk) {
     this.settings = settings;
+    this.disk = disk;
   }
 
   /**
@@ -17,8 +19,21 @@ class AboutController {
    */
   record About(boolean demo) {}
 
+  /**
+   * What every page says while it is so.
+   *
+   * @param diskFull nothing is written until there is room again
+   * @param freeBytes room left on the data folder's disk
+   */
+  record Condition(boolean diskFull, long freeBytes) {}
+
   @GetMapping("/api/about")
   About about() {
     return new About(settings.demo());
+  }
+
+  @GetMapping("/api/condition")
+  Condition condition() {
+    return new Condition(disk.full(), disk.freeBytes());
   }
 }

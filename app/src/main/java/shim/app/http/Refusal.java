@@ -17,7 +17,10 @@ public class Refusal extends RuntimeException {
   public enum Kind {
     INVALID,
     NOT_FOUND,
-    CONFLICT
+    CONFLICT,
+    TOO_LARGE,
+    DISK_FULL,
+    BUSY
   }
 
   private Refusal(Kind kind, String message, List<FieldError> errors) {
@@ -58,6 +61,21 @@ public class Refusal extends RuntimeException {
 
   public static Refusal conflict(String message) {
     return new Refusal(Kind.CONFLICT, message, List.of());
+  }
+
+  /** More than is taken in one piece; the field tells which. */
+  public static Refusal tooLarge(String field, String message) {
+    return new Refusal(Kind.TOO_LARGE, message, List.of(new FieldError(field, message)));
+  }
+
+  /** No room to write. */
+  static Refusal diskFull(String message) {
+    return new Refusal(Kind.DISK_FULL, message, List.of());
+  }
+
+  /** Not now: the same again in a moment. */
+  public static Refusal busy(String message) {
+    return new Refusal(Kind.BUSY, message, List.of());
   }
 
   public Kind kind() {

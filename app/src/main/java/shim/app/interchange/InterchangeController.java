@@ -1,5 +1,6 @@
 package shim.app.interchange;
 
+import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -16,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import shim.app.fatigue.TestArchive;
+import shim.app.record.Because;
 import shim.app.spring.Springs;
 
 /** Files in and out. */
@@ -62,7 +64,7 @@ class InterchangeController {
   @PostMapping(value = "/api/engines/{id}/spring-readings", consumes = "text/csv")
   Notebook.NotebookPreview takeReadings(
       @PathVariable UUID id,
-      @RequestParam String hand,
+      @RequestParam @Size(max = 12, message = Because.INITIALS) String hand,
       @RequestParam(defaultValue = "false") boolean keep,
       @RequestBody String text) {
     return notebook.take(id, text, hand, keep);

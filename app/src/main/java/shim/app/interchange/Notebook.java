@@ -14,6 +14,7 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import shim.app.fatigue.SpringTests;
 import shim.app.fatigue.TestArchive;
+import shim.app.http.Entries;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
 import shim.app.record.Ids;
@@ -26,13 +27,22 @@ import shim.core.fatigue.TesterDay;
 /** An old notebook's readings: previewed with what Shim would say, then taken in as a whole. */
 @Service
 class Notebook {
+  /** Stands for whoever only looks at a table. */
+  private static final String UNSIGNED = "?";
+
   private final Springs springs;
   private final SpringTypes types;
   private final TestArchive archive;
+  private final Entries entries;
   private final TransactionTemplate work;
 
   Notebook(
-      Springs springs, SpringTypes types, TestArchive archive, PlatformTransactionManager manager) {
+      Springs springs,
+      SpringTypes types,
+      TestArchive archive,
+      Entries entries,
+      PlatformTransactionManager manager) {
+    this.entries = entries;
     this.springs = springs;
     this.types = types;
     this.archive = archive;
@@ -52,7 +62,8 @@ class Notebook {
       throw Refusal.invalid("hand", Because.INITIALS);
     }
     List<ReadingsCsv.Line> lines = ReadingsCsv.read(text);
-    List<TestArchive.ArchivedTest> tests = tests(engineId, lines, hand);
+    List<TestArchive.ArchivedTest> tests = tests(engineId, lines, hand.isBlank() ? UNSIGNED : hand);
+    entries.requireSound(tests);
     NotebookPreview preview =
         work.execute(
             status -> {

@@ -75,16 +75,16 @@ final class ReadingsCsv {
             plain(l.engineHours()),
             l.place(),
             l.state(),
-            l.tester(),
-            l.hand(),
+            Cells.out(l.tester()),
+            Cells.out(l.hand()),
             l.valve(),
-            l.spring(),
+            Cells.out(l.spring()),
             l.heightIn().map(ReadingsCsv::plain).orElse(""),
             plain(l.loadLbf()),
             l.knownLbf().map(ReadingsCsv::plain).orElse(""),
             l.member(),
             l.again() ? "yes" : "",
-            l.note());
+            Cells.out(l.note()));
       }
     } catch (java.io.IOException e) {
       throw new java.io.UncheckedIOException(e);
@@ -133,7 +133,8 @@ final class ReadingsCsv {
 
   private static Line line(NamedCsvRecord row) {
     Map<String, String> f = new LinkedHashMap<>();
-    row.getFieldsAsMap().forEach((k, v) -> f.put(k.strip().toLowerCase(Locale.ROOT), v.strip()));
+    row.getFieldsAsMap()
+        .forEach((k, v) -> f.put(k.strip().toLowerCase(Locale.ROOT), Cells.in(v.strip())));
     Function<String, String> get = k -> f.getOrDefault(k, "");
     Optional<Double> known = number(get.apply("known_lbf"), "known_lbf");
     String valve = get.apply("valve").toUpperCase(Locale.ROOT);

@@ -217,6 +217,8 @@ class LashHistory {
 
   PastStop pastStop(UUID id, double crankDeg, double missedDeg) {
     RoundRow round = rounds.findById(id).orElseThrow(() -> Refusal.notFound("no such round"));
+    Refusal.outside("crankDeg", crankDeg, -7200, 7200, "where the crank stands, in degrees");
+    Refusal.outside("missedDeg", missedDeg, -7200, 7200, "the stop that was missed, in degrees");
     RoundView view = reader.view(round);
     // The cam as it was when the round began, like the plan itself.
     Engine engine = reader.engine(round);

@@ -79,6 +79,11 @@ class ReadingRow {
         null);
   }
 
+  /** It belongs to this round, valve and phase. */
+  boolean isAt(UUID round, Rounds.ReadingEntry e) {
+    return roundId.equals(round) && valve.equals(e.valve().toString()) && phase == e.phase();
+  }
+
   /** True when the entry would change nothing: a repeat of what is already kept. */
   boolean sameAs(Rounds.ReadingEntry e) {
     return valve.equals(e.valve().toString())

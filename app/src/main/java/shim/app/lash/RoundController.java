@@ -2,6 +2,7 @@ package shim.app.lash;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -15,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import shim.app.http.Refusal;
+import shim.app.record.Because;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.lash.LashTarget;
@@ -60,7 +62,7 @@ class RoundController {
       @PathVariable UUID id,
       @PathVariable UUID readingId,
       @RequestBody @Valid Rounds.ReadingEntry entry) {
-    rounds.read(id, readingId, entry, null);
+    rounds.enter(id, readingId, entry);
     return reader.view(id);
   }
 
@@ -68,8 +70,10 @@ class RoundController {
   RoundView withdraw(
       @PathVariable UUID id,
       @PathVariable UUID readingId,
-      @RequestParam(required = false) @Nullable String hand,
-      @RequestParam(required = false) @Nullable String why) {
+      @RequestParam(required = false) @Size(max = 12, message = Because.INITIALS)
+          @Nullable String hand,
+      @RequestParam(required = false) @Size(max = 400, message = "400 letters at most")
+          @Nullable String why) {
     rounds.withdraw(id, readingId, hand, why);
     return reader.view(id);
   }

@@ -15,6 +15,7 @@ import shim.app.http.Refusal;
 import shim.core.engine.Adjuster;
 import shim.core.engine.Engine;
 import shim.core.engine.EngineSheet;
+import shim.core.engine.EngineSheet.WhatIsIn;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.engine.SheetCheck;
@@ -124,7 +125,9 @@ class RoundReader {
         valves,
         done,
         RoundStory.of(lines(valves)),
-        engine.drive().adjuster() == Adjuster.BUCKET_SHIM ? swaps(valves) : null);
+        engine.drive().adjuster() == Adjuster.BUCKET_SHIM ? swaps(valves) : null,
+        engine.rules().whatIsIn() == WhatIsIn.LEAVE,
+        round.changes);
   }
 
   private static List<RoundStory.ValveLine> lines(List<RoundView.ValveView> valves) {

@@ -73,6 +73,12 @@ class RoundRow {
   @Nullable String said;
 
   @Nullable String ruleVersion;
+
+  /** Goes up with each change of the round or of anything in it; written by {@code touch}. */
+  @NotAudited
+  @Column(insertable = false, updatable = false)
+  long changes;
+
   @Version int version;
 
   protected RoundRow() {}

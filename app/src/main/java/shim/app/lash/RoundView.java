@@ -10,6 +10,7 @@ import shim.core.crank.School;
 import shim.core.engine.Adjuster;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
+import shim.core.lash.EntryGauge;
 import shim.core.lash.LashTarget;
 import shim.core.lash.PartChoice;
 import shim.core.lash.Preload;
@@ -24,6 +25,8 @@ import shim.core.lash.Turn;
  * @param plan the stops in working order
  * @param valves in working order
  * @param story what the round says so far
+ * @param leavesWhatIsIn house rule: a valve found in is left as found and passed
+ * @param changes goes up with each change; of two answers the higher is newer
  * @param swaps bucket shims that may change place; null for other engines
  */
 public record RoundView(
@@ -51,7 +54,9 @@ public record RoundView(
     List<ValveView> valves,
     int done,
     RoundStory story,
-    @Nullable ShimSwaps swaps) {
+    @Nullable ShimSwaps swaps,
+    boolean leavesWhatIsIn,
+    long changes) {
 
   /** How far a valve is. */
   public enum Status {
@@ -87,6 +92,7 @@ public record RoundView(
   /**
    * One valve.
    *
+   * @param gauge bounds for a figure whose answer is still on its way
    * @param lastLeftIn as left last time in the same state, inch
    * @param driftIn found minus that, inch
    * @param noDrift why there is no drift
@@ -98,6 +104,7 @@ public record RoundView(
       int stop,
       double slackDeg,
       @Nullable LashTarget target,
+      @Nullable EntryGauge gauge,
       @Nullable Double lastLeftIn,
       @Nullable Double lastLeftHours,
       @Nullable ReadingView found,

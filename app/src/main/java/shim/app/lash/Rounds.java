@@ -1,10 +1,10 @@
 package shim.app.lash;
 
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
-import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.PositiveOrZero;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.Instant;
@@ -19,6 +19,9 @@ import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
+import shim.app.record.Hours;
+import shim.app.record.Initials;
+import shim.app.record.TakenBack;
 import shim.core.crank.School;
 import shim.core.engine.Engine;
 import shim.core.engine.HeatState;
@@ -38,6 +41,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Transactional
 public class Rounds {
   static final String RULE_VERSION = "2";
+  private static final String HEAT = "a temperature between -100 and 1000 °F";
 
   private final RoundRows rounds;
   private final ReadingRows readings;
@@ -46,6 +50,7 @@ public class Rounds {
   private final Engines engines;
   private final RoundReader reader;
   private final RoundJudge judge;
+  private final TakenBack takenBack;
   private final JsonMapper json;
   private final Clock clock;
 
@@ -57,6 +62,7 @@ public class Rounds {
       Engines engines,
       RoundReader reader,
       RoundJudge judge,
+      TakenBack takenBack,
       JsonMapper json,
       Clock clock) {
     this.rounds = rounds;
@@ -66,6 +72,7 @@ public class Rounds {
     this.engines = engines;
     this.reader = reader;
     this.judge = judge;
+    this.takenBack = takenBack;
     this.json = json;
     this.clock = clock;
   }
@@ -83,11 +90,10 @@ public class Rounds {
   public record RoundStart(
       @NotNull UUID engineId,
       @NotNull(message = "say whether the engine is hot or cold") HeatState state,
-      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
-      @PositiveOrZero(message = "engine hours cannot be below zero")
-          @Max(value = 100_000, message = "engine hours: 0 to 100000")
-          double engineHours,
-      @Nullable Double headTempStartF,
+      @Initials String hand,
+      @Hours double engineHours,
+      @DecimalMin(value = "-100", message = HEAT) @DecimalMax(value = "1000", message = HEAT)
+          @Nullable Double headTempStartF,
       @NotNull School school,
       @Min(value = 1, message = "at least one stop") @Max(value = 64, message = "64 stops at most")
           int stops,
@@ -115,11 +121,28 @@ public class Rounds {
       @Nullable Double secondFigure,
       Reading.@Nullable Feel feel,
       @Size(max = 40, message = "40 letters at most") @Nullable String typed,
-      @Nullable Double partSizeIn,
-      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
+      @DecimalMin("0") @DecimalMax("20") @Nullable Double partSizeIn,
+      @Initials String hand,
       @Size(max = 400, message = "400 letters at most") @Nullable String note,
       @Nullable Integer basedOn,
-      @Size(max = 400, message = "400 letters at most") @Nullable String why) {}
+      @Size(max = 400, message = "400 letters at most") @Nullable String why) {
+    /** The same as a correction of a version, with its reason. */
+    ReadingEntry on(int version, String reason) {
+      return new ReadingEntry(
+          valve,
+          phase,
+          form,
+          figure,
+          secondFigure,
+          feel,
+          typed,
+          partSizeIn,
+          hand,
+          note,
+          version,
+          reason);
+    }
+  }
 
   /** What was seen at a valve. */
   public record ValveLook(
@@ -127,8 +150,7 @@ public class Rounds {
       @Nullable Seen rocker,
       @Size(max = 2000, message = "2000 letters at most") @Nullable String note,
       boolean skipped,
-      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS)
-          String hand) {}
+      @Initials String hand) {}
 
   /**
    * The signature under a round.
@@ -136,9 +158,9 @@ public class Rounds {
    * @param rulesChecked the class rules that were looked at, each as the engine's sheet words it
    */
   public record SignOff(
-      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS)
-          String initials,
-      @Nullable Double headTempEndF,
+      @Initials String initials,
+      @DecimalMin(value = "-100", message = HEAT) @DecimalMax(value = "1000", message = HEAT)
+          @Nullable Double headTempEndF,
       @Size(max = 2000, message = "2000 letters at most") @Nullable String note,
       @Nullable List<String> rulesChecked) {}
 
@@ -147,14 +169,16 @@ public class Rounds {
       @NotNull UUID engineId,
       @NotNull List<Position> valves,
       @NotNull Part part,
-      @PositiveOrZero(message = "engine hours cannot be below zero") double engineHours,
-      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
+      @Hours double engineHours,
+      @Initials String hand,
       @Size(max = 400, message = "400 letters at most") @Nullable String note,
       @Nullable Instant changedAt) {}
 
   /** Begins a round; a repeat with the same id changes nothing. */
   public void start(UUID id, RoundStart start) {
-    if (rounds.existsById(id)) {
+    Optional<RoundRow> known = rounds.findById(id);
+    if (known.isPresent()) {
+      TakenBack.refuseOther(known.get().engineId.equals(start.engineId()));
       return;
     }
     Engines.Stored engine = engines.get(start.engineId());
@@ -174,6 +198,27 @@ public class Rounds {
     round.crankDeg = ((crankDeg % 720) + 720) % 720;
     round.crankBy = by;
     rounds.saveAndFlush(round);
+    rounds.touch(id);
+  }
+
+  /** Keeps a reading as a person enters it at the car: found before left. */
+  void enter(UUID roundId, UUID readingId, ReadingEntry entry) {
+    open(roundId);
+    if (entry.phase() == Phase.LEFT && held(roundId, entry.valve(), Phase.FOUND).isEmpty()) {
+      throw Refusal.invalid(
+          "phase", "enter as found first: then how " + entry.valve() + " is left");
+    }
+    read(roundId, readingId, entry, null);
+  }
+
+  /** Sets a valve's lash once more in the course of a job, whatever stood there before. */
+  public void setAgain(UUID roundId, UUID readingId, ReadingEntry entry, Instant takenAt) {
+    Optional<ReadingRow> before = held(roundId, entry.valve(), entry.phase());
+    read(
+        roundId,
+        before.map(r -> r.id).orElse(readingId),
+        before.map(r -> entry.on(r.version, "set again")).orElse(entry),
+        takenAt);
   }
 
   /** Keeps a reading, or a correction of one. */
@@ -182,13 +227,18 @@ public class Rounds {
     Engine engine = reader.engine(round);
     requireSense(engine, roundId, entry);
     Optional<ReadingRow> same = readings.findById(readingId);
-    if (same.isPresent() && same.get().sameAs(entry)) {
-      return;
+    if (same.isPresent()) {
+      TakenBack.refuseOther(same.get().isAt(roundId, entry));
+      if (same.get().sameAs(entry)) {
+        return;
+      }
+    } else {
+      takenBack.refuse(ReadingRow.class, readingId);
     }
-    Optional<ReadingRow> held =
-        readings.findByRoundIdAndValveAndPhase(roundId, entry.valve().toString(), entry.phase());
-    held.ifPresent(h -> requireSeen(h, entry));
+    Optional<ReadingRow> held = held(roundId, entry.valve(), entry.phase());
+    held.ifPresent(h -> requireSeen(h, readingId, entry));
     ReadingRow row = held.orElseGet(() -> new ReadingRow(readingId, roundId));
+    rounds.touch(roundId);
     row.write(entry, takenAt == null ? now() : takenAt);
     String why = entry.why() == null && held.isPresent() ? "corrected" : entry.why();
     Because.of(entry.hand(), why);
@@ -207,8 +257,12 @@ public class Rounds {
             });
   }
 
-  private static void requireSeen(ReadingRow held, ReadingEntry entry) {
-    if (entry.basedOn() == null || entry.basedOn() != held.version) {
+  private Optional<ReadingRow> held(UUID roundId, Position valve, Phase phase) {
+    return readings.findByRoundIdAndValveAndPhase(roundId, valve.toString(), phase);
+  }
+
+  private static void requireSeen(ReadingRow held, UUID readingId, ReadingEntry entry) {
+    if (!held.id.equals(readingId) || entry.basedOn() == null || entry.basedOn() != held.version) {
       throw Refusal.conflict(
           String.format(
               "%s already has a figure as %s by %s: %s. Yours (%s) is not kept yet: keep theirs,"
@@ -257,10 +311,7 @@ public class Rounds {
   }
 
   private void requireFound(UUID roundId, ReadingEntry e) {
-    boolean found =
-        readings
-            .findByRoundIdAndValveAndPhase(roundId, e.valve().toString(), Phase.FOUND)
-            .isPresent();
+    boolean found = held(roundId, e.valve(), Phase.FOUND).isPresent();
     if (e.phase() == Phase.FOUND || !found) {
       throw Refusal.invalid("form", "enter as found first: there is nothing to leave as found");
     }
@@ -274,10 +325,19 @@ public class Rounds {
         .filter(r -> r.roundId.equals(roundId))
         .ifPresent(
             r -> {
+              requireLastFirst(r);
+              rounds.touch(roundId);
               Because.of(hand, why == null ? "taken back" : why);
               readings.delete(r);
               readings.flush();
             });
+  }
+
+  private void requireLastFirst(ReadingRow r) {
+    if (r.phase == Phase.FOUND
+        && held(r.roundId, Position.parse(r.valve), Phase.LEFT).isPresent()) {
+      throw Refusal.conflict("take " + r.valve + " as left back first, then as found");
+    }
   }
 
   /** Keeps what was seen at a valve, a note, or that it was put off. */
@@ -297,6 +357,7 @@ public class Rounds {
     row.hand = look.hand();
     Because.of(look.hand(), null);
     looks.saveAndFlush(row);
+    rounds.touch(roundId);
   }
 
   /** Signs the round off and keeps what Shim said that day. */
@@ -315,6 +376,7 @@ public class Rounds {
     round.said = json.writeValueAsString(looksNow(round));
     Because.of(signature.initials(), "signed off");
     rounds.saveAndFlush(round);
+    rounds.touch(id);
   }
 
   /** What to look at first, today and as it was said when the round was signed. */

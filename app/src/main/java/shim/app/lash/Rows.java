@@ -5,9 +5,16 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.Query;
 
 interface RoundRows extends JpaRepository<RoundRow, UUID> {
   List<RoundRow> findByEngineIdOrderByStartedAt(UUID engineId);
+
+  /** Counts one more change of a round. */
+  @Modifying
+  @Query("update RoundRow r set r.changes = r.changes + 1 where r.id = :id")
+  void touch(UUID id);
 }
 
 interface ReadingRows extends JpaRepository<ReadingRow, UUID> {

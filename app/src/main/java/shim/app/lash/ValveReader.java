@@ -6,6 +6,7 @@ import shim.core.engine.Adjuster;
 import shim.core.engine.Engine;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
+import shim.core.lash.EntryGauge;
 import shim.core.lash.Growth;
 import shim.core.lash.LashException;
 import shim.core.lash.LashTarget;
@@ -57,6 +58,7 @@ final class ValveReader {
         stop,
         slackDeg,
         target,
+        target == null ? null : EntryGauge.of(target),
         last.map(ValveHistory.Visit::leftIn).orElse(null),
         last.map(ValveHistory.Visit::engineHours).orElse(null),
         found,

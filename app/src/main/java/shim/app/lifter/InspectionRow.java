@@ -7,6 +7,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.Objects;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
@@ -40,5 +41,13 @@ class InspectionRow {
 
   InspectionRow(UUID id) {
     this.id = id;
+  }
+
+  /** It is this look at this place. */
+  boolean isAt(Inspections.FindingSeen seen) {
+    String at = seen.valve() == null ? null : seen.valve().toString();
+    return look == seen.look()
+        && Objects.equals(valve, at)
+        && Objects.equals(cylinder, seen.cylinder());
   }
 }

@@ -1,6 +1,5 @@
 package shim.app.lifter;
 
-import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.PositiveOrZero;
 import jakarta.validation.constraints.Size;
@@ -16,7 +15,10 @@ import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
+import shim.app.record.Hours;
+import shim.app.record.Initials;
 import shim.app.record.Photos;
+import shim.app.record.TakenBack;
 import shim.core.engine.Engine;
 import shim.core.engine.Position;
 import shim.core.lifter.Grade;
@@ -32,12 +34,15 @@ public class Inspections {
   private final InspectionRows rows;
   private final Engines engines;
   private final Photos photos;
+  private final TakenBack takenBack;
   private final Clock clock;
 
-  Inspections(InspectionRows rows, Engines engines, Photos photos, Clock clock) {
+  Inspections(
+      InspectionRows rows, Engines engines, Photos photos, TakenBack takenBack, Clock clock) {
     this.rows = rows;
     this.engines = engines;
     this.photos = photos;
+    this.takenBack = takenBack;
     this.clock = clock;
   }
 
@@ -59,8 +64,8 @@ public class Inspections {
       @PositiveOrZero(message = "a figure cannot be below zero") @Nullable Double otherSide,
       @Nullable Double liftIn,
       @Size(max = 400, message = "400 letters at most") @Nullable String note,
-      @PositiveOrZero(message = "engine hours cannot be below zero") double engineHours,
-      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
+      @Hours double engineHours,
+      @Initials String hand,
       @Nullable Instant seenAt) {}
 
   /** Keeps a finding; safe to repeat. */
@@ -69,7 +74,7 @@ public class Inspections {
     requirePlace(engine, seen);
     Double figure = figure(engine, seen);
     Grade grade = grade(seen, figure);
-    InspectionRow row = rows.findById(id).orElseGet(() -> new InspectionRow(id));
+    InspectionRow row = row(id, seen);
     row.engineId = seen.engineId();
     row.valve = seen.valve() == null ? null : seen.valve().toString();
     row.cylinder = seen.cylinder();
@@ -84,6 +89,15 @@ public class Inspections {
     row.seenAt = seen.seenAt() == null ? now() : seen.seenAt();
     Because.of(seen.hand(), "seen");
     rows.saveAndFlush(row);
+  }
+
+  private InspectionRow row(UUID id, FindingSeen seen) {
+    Optional<InspectionRow> known = rows.findById(id);
+    known.ifPresent(r -> TakenBack.refuseOther(r.engineId.equals(seen.engineId()) && r.isAt(seen)));
+    if (known.isEmpty()) {
+      takenBack.refuse(InspectionRow.class, id);
+    }
+    return known.orElseGet(() -> new InspectionRow(id));
   }
 
   private static void requirePlace(Engine engine, FindingSeen seen) {

@@ -1,5 +1,6 @@
 package shim.app.lifter;
 
+import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
 import java.util.ArrayList;
@@ -28,7 +29,11 @@ class LiftTables {
     boolean mm = false;
     List<LiftTable.Point> points = new ArrayList<>();
     try (CsvReader<CsvRecord> rows =
-        CsvReader.builder().fieldSeparator(separator).ofCsvRecord(csv)) {
+        CsvReader.builder()
+            .fieldSeparator(separator)
+            .allowExtraFields(true)
+            .allowMissingFields(true)
+            .ofCsvRecord(csv)) {
       for (CsvRecord row : rows) {
         if (row.getFieldCount() < 2) {
           throw unreadable(row, "two columns are wanted, degrees and lift");
@@ -39,6 +44,9 @@ class LiftTables {
         }
         points.add(new LiftTable.Point(figure(row, 0), figure(row, 1)));
       }
+    } catch (CsvParseException e) {
+      throw Refusal.invalid(
+          "table", "this is no table that can be read; two columns are wanted, degrees and lift");
     } catch (java.io.IOException e) {
       throw new java.io.UncheckedIOException(e);
     }

@@ -1,6 +1,7 @@
 package shim.app.lifter;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -22,6 +23,7 @@ import shim.app.lifter.DriftViews.LashDriftView;
 import shim.app.lifter.LifterViews.EngineLifters;
 import shim.app.lifter.LifterViews.LookView;
 import shim.app.lifter.LifterViews.ValveStory;
+import shim.app.record.Because;
 import shim.core.engine.Engine;
 import shim.core.engine.Position;
 import shim.core.lifter.Look;
@@ -82,7 +84,8 @@ class LifterController {
   @PutMapping("/api/engines/{id}/lifter-rules")
   LifterRules.LifterRulesSheet putRules(
       @PathVariable UUID id,
-      @RequestParam(required = false) @Nullable String who,
+      @RequestParam(required = false) @Size(max = 12, message = Because.INITIALS)
+          @Nullable String who,
       @RequestBody LifterRules.LifterRulesSheet sheet) {
     return rules.put(id, sheet, who);
   }
@@ -91,7 +94,8 @@ class LifterController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void put(
       @PathVariable UUID id,
-      @RequestParam(required = false) @Nullable String who,
+      @RequestParam(required = false) @Size(max = 12, message = Because.INITIALS)
+          @Nullable String who,
       @RequestBody @Valid Lifters.LifterEntry entry) {
     lifters.put(id, entry, who);
   }

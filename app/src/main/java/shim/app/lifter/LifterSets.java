@@ -2,7 +2,6 @@ package shim.app.lifter;
 
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.PositiveOrZero;
 import jakarta.validation.constraints.Size;
 import java.util.HashMap;
 import java.util.Map;
@@ -12,8 +11,9 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
-import shim.app.record.Because;
+import shim.app.record.Hours;
 import shim.app.record.Ids;
+import shim.app.record.Initials;
 import shim.core.engine.Lifter;
 import shim.core.engine.Position;
 
@@ -41,10 +41,9 @@ class LifterSets {
       @NotBlank(message = "give the set a name") @Size(max = 12, message = "12 letters at most")
           String setName,
       boolean linkBars,
-      @PositiveOrZero(message = "hours cannot be below zero") double hoursBefore,
-      @PositiveOrZero(message = "engine hours cannot be below zero") double fromHours,
-      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS)
-          String hand) {}
+      @Hours double hoursBefore,
+      @Hours double fromHours,
+      @Initials String hand) {}
 
   /** Safe to repeat. */
   void put(UUID engineId, UUID id, NewLifters set) {

@@ -3,7 +3,6 @@ package shim.app.lifter;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.PositiveOrZero;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.Instant;
@@ -11,6 +10,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -20,7 +20,10 @@ import shim.app.http.Refusal;
 import shim.app.lash.Part;
 import shim.app.lash.Rounds;
 import shim.app.record.Because;
+import shim.app.record.Hours;
 import shim.app.record.Ids;
+import shim.app.record.Initials;
+import shim.app.record.TakenBack;
 import shim.core.engine.Lifter;
 import shim.core.engine.Position;
 
@@ -63,7 +66,7 @@ public class Lifters {
           String mark,
       @Size(max = 40, message = "40 letters at most") @Nullable String setName,
       @Nullable UUID partnerId,
-      @PositiveOrZero(message = "hours cannot be below zero") double hoursBefore,
+      @Hours double hoursBefore,
       boolean scrapped,
       @Size(max = 400, message = "400 letters at most") @Nullable String note) {}
 
@@ -77,19 +80,19 @@ public class Lifters {
       @Valid @Nullable LifterEntry lifter,
       @NotNull UUID engineId,
       @NotNull Position valve,
-      @PositiveOrZero(message = "engine hours cannot be below zero") double fromHours,
+      @Hours double fromHours,
       @Nullable Instant fittedAt,
-      @Nullable Double toHours,
+      @Hours @Nullable Double toHours,
       @Nullable Instant removedAt,
-      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
+      @Initials String hand,
       @Size(max = 400, message = "400 letters at most") @Nullable String why) {}
 
   /** A lifter taken out. */
   public record LifterRemoval(
-      @PositiveOrZero(message = "engine hours cannot be below zero") double toHours,
+      @Hours double toHours,
       @Nullable Instant removedAt,
       boolean scrapped,
-      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
+      @Initials String hand,
       @NotBlank(message = "say why it came out") @Size(max = 400, message = "400 letters at most")
           String why) {}
 
@@ -101,18 +104,18 @@ public class Lifters {
    */
   public record LifterRebuild(
       @NotNull UUID lifterId,
-      @PositiveOrZero(message = "hours cannot be below zero") double ownHours,
+      @Hours double ownHours,
       @NotBlank(message = "say what was done") @Size(max = 400, message = "400 letters at most")
           String what,
       @Nullable Instant rebuiltAt,
-      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS)
-          String hand) {}
+      @Initials String hand) {}
 
   /** Keeps a lifter; a link bar ties two lifters, so the partner is told too. */
   public void put(UUID id, LifterEntry entry, @Nullable String who) {
     if (id.equals(entry.partnerId())) {
       throw Refusal.invalid("partnerId", "a lifter is not its own partner");
     }
+    Optional<LifterRow> partner = partner(entry);
     LifterRow row = rows.findById(id).orElseGet(() -> new LifterRow(id));
     row.kind = entry.kind();
     row.mark = entry.mark().strip();
@@ -123,13 +126,21 @@ public class Lifters {
     row.note = entry.note();
     Because.of(who, "lifter");
     rows.saveAndFlush(row);
-    if (entry.partnerId() != null) {
-      LifterRow partner =
-          rows.findById(entry.partnerId())
-              .orElseThrow(() -> Refusal.invalid("partnerId", "there is no such lifter here"));
-      partner.partnerId = id;
-      rows.saveAndFlush(partner);
+    partner.ifPresent(
+        p -> {
+          p.partnerId = id;
+          rows.saveAndFlush(p);
+        });
+  }
+
+  private Optional<LifterRow> partner(LifterEntry entry) {
+    if (entry.partnerId() == null) {
+      return Optional.empty();
     }
+    return Optional.of(
+        rows.findById(entry.partnerId())
+            .orElseThrow(
+                () -> Refusal.invalid("partnerId", "there is no such lifter here to be tied to")));
   }
 
   /** Keeps a fitting: a lifter is under one valve at a time, and a valve has one lifter. */
@@ -148,6 +159,11 @@ public class Lifters {
       throw tooEarly(entry.fromHours());
     }
     LifterFittingRow row = fittings.findById(id).orElseGet(() -> new LifterFittingRow(id));
+    TakenBack.refuseOther(
+        row.engineId == null
+            || row.engineId.equals(entry.engineId())
+                && row.lifterId.equals(entry.lifterId())
+                && row.valve.equals(entry.valve().toString()));
     row.lifterId = entry.lifterId();
     row.engineId = entry.engineId();
     row.valve = entry.valve().toString();

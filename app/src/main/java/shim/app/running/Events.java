@@ -2,7 +2,6 @@ package shim.app.running;
 
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.PositiveOrZero;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
@@ -15,6 +14,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
 import shim.app.record.Because;
+import shim.app.record.Hours;
+import shim.app.record.TakenBack;
 
 interface EventRows extends JpaRepository<EventRow, UUID> {
   List<EventRow> findByEngineIdOrderByOnDate(UUID engineId);
@@ -45,8 +46,8 @@ public class Events {
       @NotBlank(message = "give the event a name") @Size(max = 80, message = "80 letters at most")
           String name,
       @NotNull(message = "give its date") LocalDate date,
-      @PositiveOrZero(message = "planned hours cannot be below zero") double plannedHours,
-      @PositiveOrZero(message = "hours cannot be below zero") @Nullable Double runHours) {}
+      @Hours double plannedHours,
+      @Hours @Nullable Double runHours) {}
 
   /** An event as kept; its hours are those of its runs where there are any. */
   public record EventView(
@@ -71,6 +72,7 @@ public class Events {
   public void put(UUID id, EventEntry entry) {
     engines.get(entry.engineId());
     EventRow row = rows.findById(id).orElseGet(() -> new EventRow(id));
+    TakenBack.refuseOther(row.engineId == null || row.engineId.equals(entry.engineId()));
     row.engineId = entry.engineId();
     row.name = entry.name().strip();
     row.onDate = entry.date();

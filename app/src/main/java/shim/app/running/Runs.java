@@ -1,7 +1,8 @@
 package shim.app.running;
 
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
-import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Positive;
 import jakarta.validation.constraints.PositiveOrZero;
@@ -17,6 +18,8 @@ import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
+import shim.app.record.Initials;
+import shim.app.record.TakenBack;
 
 interface RunRows extends JpaRepository<RunRow, UUID> {
   List<RunRow> findByEngineIdOrderByOnDate(UUID engineId);
@@ -31,11 +34,13 @@ public class Runs {
   private final RunRows rows;
   private final EventRows events;
   private final Engines engines;
+  private final TakenBack takenBack;
 
-  Runs(RunRows rows, EventRows events, Engines engines) {
+  Runs(RunRows rows, EventRows events, Engines engines, TakenBack takenBack) {
     this.rows = rows;
     this.events = events;
     this.engines = engines;
+    this.takenBack = takenBack;
   }
 
   /** What kind of run. */
@@ -67,13 +72,17 @@ public class Runs {
       @Positive(message = "rpm must be above zero")
           @Max(value = 20_000, message = "20000 rpm at most")
           @Nullable Double topRpm,
-      @PositiveOrZero(message = "over-revs cannot be below zero") int overRevs,
-      @Nullable Double cycles,
-      @Nullable Double hottestF,
+      @PositiveOrZero(message = "over-revs cannot be below zero")
+          @Max(value = 10_000, message = "10000 over-revs at most")
+          int overRevs,
+      @PositiveOrZero(message = "cycles cannot be below zero") @Nullable Double cycles,
+      @DecimalMin(value = "-100", message = HEAT) @DecimalMax(value = "2000", message = HEAT)
+          @Nullable Double hottestF,
       boolean fromLogger,
-      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = "12 letters at most")
-          String hand,
+      @Initials String hand,
       @Size(max = 2000, message = "2000 letters at most") @Nullable String note) {}
+
+  private static final String HEAT = "a temperature between -100 and 2000 °F";
 
   /** A run as kept. */
   public record RunView(UUID id, RunEntry run) {}
@@ -130,7 +139,12 @@ public class Runs {
             .isEmpty()) {
       throw Refusal.invalid("eventId", "this engine has no such event");
     }
-    RunRow row = rows.findById(id).orElseGet(() -> new RunRow(id));
+    Optional<RunRow> known = rows.findById(id);
+    known.ifPresent(r -> TakenBack.refuseOther(r.engineId.equals(entry.engineId())));
+    if (known.isEmpty()) {
+      takenBack.refuse(RunRow.class, id);
+    }
+    RunRow row = known.orElseGet(() -> new RunRow(id));
     row.engineId = entry.engineId();
     row.eventId = entry.eventId();
     row.kind = entry.kind();

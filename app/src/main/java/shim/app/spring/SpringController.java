@@ -3,7 +3,7 @@ package shim.app.spring;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.PositiveOrZero;
+import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -22,7 +22,10 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import shim.app.engine.Engines;
 import shim.app.record.Because;
+import shim.app.record.HeightIn;
+import shim.app.record.Hours;
 import shim.app.record.Ids;
+import shim.app.record.Initials;
 import shim.core.engine.Lifter;
 import shim.core.engine.Position;
 import shim.core.engine.Problem;
@@ -63,11 +66,12 @@ class SpringController {
    */
   record NewSet(
       @NotNull UUID typeId,
-      @NotBlank(message = "give the set a name") String setName,
-      @PositiveOrZero(message = "engine hours cannot be below zero") double engineHours,
-      @PositiveOrZero(message = "hours cannot be below zero") double hoursBefore,
-      @Nullable Double heightIn,
-      @NotBlank(message = Because.INITIALS) String hand) {}
+      @NotBlank(message = "give the set a name") @Size(max = 14, message = "14 letters at most")
+          String setName,
+      @Hours double engineHours,
+      @Hours double hoursBefore,
+      @HeightIn @Nullable Double heightIn,
+      @Initials String hand) {}
 
   /**
    * An exchange.
@@ -108,7 +112,8 @@ class SpringController {
   SpringTypes.StoredType putSpringType(
       @PathVariable UUID id,
       @RequestBody SpringSheet sheet,
-      @RequestParam(required = false) @Nullable String who) {
+      @RequestParam(required = false) @Size(max = 12, message = Because.INITIALS)
+          @Nullable String who) {
     return types.put(id, sheet, who);
   }
 
@@ -122,7 +127,8 @@ class SpringController {
   void putSpring(
       @PathVariable UUID id,
       @RequestBody @Valid Springs.SpringEntry entry,
-      @RequestParam(required = false) @Nullable String who) {
+      @RequestParam(required = false) @Size(max = 12, message = Because.INITIALS)
+          @Nullable String who) {
     springs.put(id, entry, who);
   }
 
@@ -209,7 +215,8 @@ class SpringController {
   SpringRules.SpringRulesSheet putRules(
       @PathVariable UUID id,
       @RequestBody SpringRules.SpringRulesSheet sheet,
-      @RequestParam(required = false) @Nullable String who) {
+      @RequestParam(required = false) @Size(max = 12, message = Because.INITIALS)
+          @Nullable String who) {
     return rules.put(id, sheet, who);
   }
 

@@ -1,8 +1,9 @@
 package shim.app.spring;
 
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.PositiveOrZero;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.Instant;
@@ -21,6 +22,11 @@ import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
+import shim.app.record.HeightIn;
+import shim.app.record.Hours;
+import shim.app.record.Initials;
+import shim.app.record.Small;
+import shim.app.record.TakenBack;
 import shim.core.engine.Position;
 import shim.core.spring.LoadQuestion;
 
@@ -56,10 +62,10 @@ public class Springs {
           String mark,
       @Size(max = 40, message = "40 letters at most") @Nullable String setName,
       @Size(max = 40, message = "40 letters at most") @Nullable String batch,
-      @PositiveOrZero(message = "hours cannot be below zero") double hoursBefore,
-      @Nullable Double odIn,
+      @Hours double hoursBefore,
+      @DecimalMin("0.1") @DecimalMax("5") @Nullable Double odIn,
       boolean scrapped,
-      @Nullable Double brokeAtHours,
+      @Hours @Nullable Double brokeAtHours,
       @Size(max = 400, message = "400 letters at most") @Nullable String note) {}
 
   /**
@@ -71,26 +77,26 @@ public class Springs {
       @NotNull UUID springId,
       @NotNull UUID engineId,
       @NotNull Position valve,
-      @PositiveOrZero(message = "engine hours cannot be below zero") double fromHours,
+      @Hours double fromHours,
       @Nullable Instant fittedAt,
-      @Nullable Double toHours,
+      @Hours @Nullable Double toHours,
       @Nullable Instant removedAt,
-      @Nullable Double heightIn,
+      @HeightIn @Nullable Double heightIn,
       @Size(max = 80, message = "80 letters at most") @Nullable String shims,
       @Size(max = 40, message = "40 letters at most") @Nullable String retainer,
       @Size(max = 40, message = "40 letters at most") @Nullable String locks,
       @Size(max = 40, message = "40 letters at most") @Nullable String locator,
-      @Nullable Double sealGapIn,
-      @Nullable Double pocketIn,
-      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
+      @Small @Nullable Double sealGapIn,
+      @DecimalMin("0.1") @DecimalMax("5") @Nullable Double pocketIn,
+      @Initials String hand,
       @Size(max = 400, message = "400 letters at most") @Nullable String why) {}
 
   /** A spring taken out. */
   public record Removal(
-      @PositiveOrZero(message = "engine hours cannot be below zero") double toHours,
+      @Hours double toHours,
       @Nullable Instant removedAt,
       boolean scrapped,
-      @NotBlank(message = Because.INITIALS) @Size(max = 12, message = Because.INITIALS) String hand,
+      @Initials String hand,
       @Size(max = 400, message = "400 letters at most") @Nullable String why) {}
 
   /** A spring as kept. */
@@ -148,6 +154,11 @@ public class Springs {
       requireFree(id, entry, spring);
     }
     FittingRow row = fittings.findById(id).orElseGet(() -> new FittingRow(id));
+    TakenBack.refuseOther(
+        row.engineId == null
+            || row.engineId.equals(entry.engineId())
+                && row.springId.equals(entry.springId())
+                && row.valve.equals(entry.valve().toString()));
     write(row, entry, at);
     Because.of(entry.hand(), entry.why() == null ? "fitted" : entry.why());
     fittings.saveAndFlush(row);

@@ -113,6 +113,7 @@ public record EngineSheet(
   /**
    * @param rampMarginDeg margin a side kept from the card's duration; blank takes the usual one
    * @param balancerMarks degrees marked on the balancer, such as {@code 0 90 180 270}
+   * @param whatIsIn what is done with a valve that is found in; blank asks at each
    */
   public record RulesSheet(
       @Nullable HotColdSchool hotCold,
@@ -121,7 +122,16 @@ public record EngineSheet(
       @Nullable Double feelerStepIn,
       @Nullable Double rampMarginDeg,
       @Nullable String school,
-      @Nullable String balancerMarks) {}
+      @Nullable String balancerMarks,
+      @Nullable WhatIsIn whatIsIn) {}
+
+  /** What a team does with a valve that is found in. */
+  public enum WhatIsIn {
+    /** Each valve is set, or left as found by a key of its own. */
+    ASK,
+    /** It is left as found at once, and the round goes on. */
+    LEAVE
+  }
 
   /** Usage beside hours, boost, and the class rules that touch this work. */
   public record UseSheet(

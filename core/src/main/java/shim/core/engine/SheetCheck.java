@@ -8,6 +8,7 @@ import shim.core.engine.EngineSheet.CamSheet;
 import shim.core.engine.EngineSheet.ClassRule;
 import shim.core.engine.EngineSheet.RulesSheet;
 import shim.core.engine.EngineSheet.UseSheet;
+import shim.core.engine.EngineSheet.WhatIsIn;
 import shim.core.unit.Units;
 
 /**
@@ -149,7 +150,8 @@ public final class SheetCheck {
           DEFAULT_FEELER_STEP_IN,
           Optional.empty(),
           List.of(),
-          timing);
+          timing,
+          WhatIsIn.ASK);
     }
     HotColdSchool school = r.hotCold() == null ? HotColdSchool.TABLE : r.hotCold();
     if (school == HotColdSchool.FIXED) {
@@ -181,7 +183,9 @@ public final class SheetCheck {
       problems.refuse("rules.balancerMarks", "balancer marks run from 0 to below 360 degrees");
       marks = List.of();
     }
-    return new Engine.Rules(school, fixed, block, heads, tolerance, step, margin, marks, timing);
+    WhatIsIn whatIsIn = r.whatIsIn() == null ? WhatIsIn.ASK : r.whatIsIn();
+    return new Engine.Rules(
+        school, fixed, block, heads, tolerance, step, margin, marks, timing, whatIsIn);
   }
 
   private static void use(Problems problems, @Nullable UseSheet use) {

@@ -127,15 +127,7 @@ public record LashTarget(
 
   /** Judges a lash, inch, against target, tolerance and floor. */
   public Verdict judge(double lashIn) {
-    // A hair of rounding must not turn 0.020 against 0.018 +- 0.002 into a miss.
-    double hair = 1e-9;
-    if (floorIn != null && lashIn < floorIn - hair) {
-      return Verdict.BELOW_FLOOR;
-    }
-    if (lashIn < targetIn - toleranceIn - hair) {
-      return Verdict.TIGHT;
-    }
-    return lashIn > targetIn + toleranceIn + hair ? Verdict.WIDE : Verdict.IN;
+    return EntryGauge.of(this).judge(lashIn);
   }
 
   /** True when the whole growth school is followed but there is no pair of rounds yet. */

@@ -17,9 +17,19 @@ public record LoadQuestion(String words, Optional<Double> meant) {
   /** Taken for another unit or point only when that lands this near. */
   private static final double NEAR = 0.15;
 
+  /** Least load at a height that is taken without a question, lbf. */
+  public static double plainFromLbf(double expectedLbf) {
+    return expectedLbf * (1 - EXPECTED);
+  }
+
+  /** Most load at a height that is taken without a question, lbf. */
+  public static double plainToLbf(double expectedLbf) {
+    return expectedLbf * (1 + EXPECTED);
+  }
+
   /** Asks about a load that is far from what the spring gives at that height. */
   public static Optional<LoadQuestion> load(double loadLbf, double expectedLbf) {
-    if (Math.abs(loadLbf / expectedLbf - 1) < EXPECTED) {
+    if (loadLbf > plainFromLbf(expectedLbf) && loadLbf < plainToLbf(expectedLbf)) {
       return Optional.empty();
     }
     double newton = loadLbf / Units.NEWTON_PER_LBF;

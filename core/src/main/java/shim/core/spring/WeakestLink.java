@@ -60,6 +60,10 @@ public record WeakestLink(List<Link> links) {
   }
 
   private static Optional<Link> link(Part part, String of, double duty, @Nullable Double limit) {
+    if (limit != null && !(limit > 0)) {
+      throw new IllegalArgumentException(
+          "a limit of " + limit + " for " + of + " cannot be: above zero");
+    }
     return limit == null || duty <= 0
         ? Optional.empty()
         : Optional.of(new Link(part, of, duty, limit, duty / limit));

@@ -245,14 +245,14 @@ class SheetCheckTest {
     refuses(
         withRules(
             new EngineSheet.RulesSheet(
-                HotColdSchool.FIXED, null, 0.02, null, 120.0, null, "0 90 360")),
+                HotColdSchool.FIXED, null, 0.02, null, 120.0, null, "0 90 360", null)),
         "rules.fixedColdMinusHotIn",
         "missing");
     List<Problem> found =
         problems(
             withRules(
                 new EngineSheet.RulesSheet(
-                    HotColdSchool.TABLE, null, 0.02, null, 120.0, null, "0 90 360")));
+                    HotColdSchool.TABLE, null, 0.02, null, 120.0, null, "0 90 360", null)));
     assertThat(found)
         .extracting(Problem::field)
         .containsExactlyInAnyOrder(

@@ -71,7 +71,8 @@ class EngineFactsTest {
 
   @Test
   void theTeamsOwnMarginWins() {
-    RulesSheet rules = new RulesSheet(HotColdSchool.TABLE, null, null, null, 22.0, null, null);
+    RulesSheet rules =
+        new RulesSheet(HotColdSchool.TABLE, null, null, null, 22.0, null, null, null);
     EngineFacts facts = facts(Engines.with(Engines.sheet("inline-4"), rules));
     assertThat(facts.lobes()).allSatisfy(l -> assertThat(l.marginDeg()).isEqualTo(22));
     assertThat(facts.windows())
@@ -80,7 +81,8 @@ class EngineFactsTest {
 
   @Test
   void ownGrowthAsARuleSaysThatItWaits() {
-    RulesSheet rules = new RulesSheet(HotColdSchool.OWN_GROWTH, null, null, null, null, null, null);
+    RulesSheet rules =
+        new RulesSheet(HotColdSchool.OWN_GROWTH, null, null, null, null, null, null, null);
     assertThat(facts(Engines.with(Engines.sheet("inline-4"), rules)).notes())
         .anySatisfy(n -> assertThat(n).contains("no hot and cold round have met yet"));
   }

@@ -55,7 +55,8 @@ class LashTest {
               r.feelerStepIn(),
               r.rampMarginDeg(),
               List.of(),
-              r.staticTimingDeg());
+              r.staticTimingDeg(),
+              r.whatIsIn());
       Engine hot =
           new Engine("hot", engine.layout(), engine.drive(), engine.cam(), engine.lash(), rules);
       LashTarget cold = LashTarget.of(hot, ValveKind.INTAKE, HeatState.COLD, own);
@@ -83,13 +84,44 @@ class LashTest {
             0.001,
             java.util.Optional.empty(),
             List.of(),
-            java.util.Optional.empty());
+            java.util.Optional.empty(),
+            shim.core.engine.EngineSheet.WhatIsIn.ASK);
     assertThat(LashTarget.conversion(rules, ValveKind.EXHAUST, UNKNOWN).coldMinusHotIn())
         .isEqualTo(-0.006);
     Growth own = new Growth(Map.of(ValveKind.EXHAUST, Robust.Mean.of(List.of(-0.0045, -0.0055))));
     LashTarget.Conversion c = LashTarget.conversion(rules, ValveKind.EXHAUST, own);
     assertThat(c.coldMinusHotIn()).isCloseTo(-0.005, within(TIGHT));
     assertThat(c.from()).contains("own growth, 2 pairs");
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "0.0180, 0.0020, 0.0200, 0.0160",
+    "0.0240, 0.0010, 0.0250, 0.0230",
+    "0.0120, 0.0015, 0.0135, 0.0105",
+    "0.0260, 0.0030, 0.0290, 0.0230"
+  })
+  void exactlyAtALimitIsIn(double target, double tolerance, double most, double least) {
+    EntryGauge gauge =
+        EntryGauge.of(
+            new LashTarget(ValveKind.INTAKE, HeatState.HOT, target, null, tolerance, "test", null));
+    assertThat(gauge.judge(most)).isEqualTo(LashTarget.Verdict.IN);
+    assertThat(gauge.judge(least)).isEqualTo(LashTarget.Verdict.IN);
+    assertThat(gauge.judge(most + 0.0000001)).isEqualTo(LashTarget.Verdict.WIDE);
+    assertThat(gauge.judge(least - 0.0000001)).isEqualTo(LashTarget.Verdict.TIGHT);
+  }
+
+  @Test
+  void whatAScreenTakesWithoutAQuestionIsWhatShimTakesWithoutOne() {
+    for (double target = 0.002; target < 0.04; target += 0.0005) {
+      EntryGauge gauge = EntryGauge.of(target(target, 0.001));
+      for (double lash = 0; lash < 1; lash += 0.00025) {
+        double tried = EntryGauge.decimal(lash);
+        assertThat(tried >= gauge.plainFromIn() && tried <= gauge.plainToIn())
+            .as("%s against %s", tried, target)
+            .isEqualTo(Plausible.askLash(tried, target).isEmpty());
+      }
+    }
   }
 
   @ParameterizedTest

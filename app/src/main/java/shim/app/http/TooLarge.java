@@ -1,0 +1,162 @@
+package shim.app.http;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ReadListener;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.ServletInputStream;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletRequestWrapper;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+import shim.app.http.Refusal.FieldError;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * How much is taken in one piece, looked at before anything is read: by the length a request gives,
+ * or, where it gives none, by counting while it is read.
+ */
+@Component
+@Order(Ordered.LOWEST_PRECEDENCE - 10)
+class TooLarge extends OncePerRequestFilter {
+  static final String WORDS = "that is more than Shim takes in one piece";
+  private static final long USUAL_BYTES = 2_000_000;
+
+  /** What may be larger, by the end or the beginning of its address. */
+  private static final Map<String, Long> LARGER =
+      Map.of(
+          "/photo", 12_000_000L,
+          "/spring-readings", 16_000_000L,
+          "/api/engine-files", 64_000_000L,
+          "/api/calc/logger", 512_000_000L,
+          "/api/restore", Long.MAX_VALUE);
+
+  private final JsonMapper json;
+
+  TooLarge(JsonMapper json) {
+    this.json = json;
+  }
+
+  /** Thrown while reading goes on past the limit. */
+  private static final class Exceeded extends IOException {
+    private static final long serialVersionUID = 1L;
+
+    Exceeded() {
+      super(WORDS);
+    }
+  }
+
+  /** Whether an error came from reading past the limit. */
+  static boolean in(@Nullable Throwable e) {
+    for (Throwable t = e; t != null; t = t.getCause()) {
+      if (t instanceof Exceeded) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  @Override
+  protected void doFilterInternal(
+      HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+      throws ServletException, IOException {
+    long most = most(request.getRequestURI());
+    if (request.getContentLengthLong() > most) {
+      refuse(response, most);
+    } else if (request.getContentLengthLong() >= 0) {
+      chain.doFilter(request, response);
+    } else {
+      chain.doFilter(new Counted(request, most), response);
+    }
+  }
+
+  private static long most(String path) {
+    return LARGER.entrySet().stream()
+        .filter(l -> path.endsWith(l.getKey()))
+        .mapToLong(Map.Entry::getValue)
+        .findFirst()
+        .orElse(USUAL_BYTES);
+  }
+
+  private void refuse(HttpServletResponse response, long most) throws IOException {
+    String words = WORDS + ": " + most / 1_000_000 + " MB at most";
+    ProblemDetail problem =
+        ProblemAdvice.problem(
+            HttpStatus.CONTENT_TOO_LARGE,
+            "too-large",
+            words,
+            List.of(new FieldError("body", words)));
+    response.setStatus(problem.getStatus());
+    response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+    response.getOutputStream().write(json.writeValueAsBytes(problem));
+  }
+
+  private static final class Counted extends HttpServletRequestWrapper {
+    private final long most;
+
+    Counted(HttpServletRequest request, long most) {
+      super(request);
+      this.most = most;
+    }
+
+    @Override
+    public ServletInputStream getInputStream() throws IOException {
+      return new Counting(super.getInputStream(), most);
+    }
+  }
+
+  private static final class Counting extends ServletInputStream {
+    private final ServletInputStream in;
+    private long left;
+
+    Counting(ServletInputStream in, long most) {
+      this.in = in;
+      this.left = most;
+    }
+
+    @Override
+    public int read() throws IOException {
+      int b = in.read();
+      count(b < 0 ? 0 : 1);
+      return b;
+    }
+
+    @Override
+    public int read(byte[] into, int from, int length) throws IOException {
+      int n = in.read(into, from, length);
+      count(Math.max(0, n));
+      return n;
+    }
+
+    private void count(int n) throws Exceeded {
+      left -= n;
+      if (left < 0) {
+        throw new Exceeded();
+      }
+    }
+
+    @Override
+    public boolean isFinished() {
+      return in.isFinished();
+    }
+
+    @Override
+    public boolean isReady() {
+      return in.isReady();
+    }
+
+    @Override
+    public void setReadListener(ReadListener listener) {
+      in.setReadListener(listener);
+    }
+  }
+}
