@@ -1,10 +1,15 @@
 import "./styles.css";
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { QueryClient } from "@tanstack/react-query";
+import { PersistQueryClientProvider } from "@tanstack/react-query-persist-client";
 import { RouterProvider } from "@tanstack/react-router";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { ApiProblem } from "./api/client";
+import { lastSeen } from "./api/lastSeen";
+import { startSending } from "./outbox/outbox";
+import { receive } from "./outbox/receive";
 import { router } from "./routes";
+import { openWithoutNetwork } from "./shell/newer";
 import { SettingsProvider } from "./shell/settings";
 
 const queries = new QueryClient({
@@ -12,9 +17,17 @@ const queries = new QueryClient({
     queries: {
       retry: (count, error) => error instanceof ApiProblem && error.offline && count < 3,
       refetchOnWindowFocus: false,
+      // What Shim has answered is looked for whatever the browser thinks of the network: it may run here.
+      networkMode: "always",
+      gcTime: lastSeen.maxAge,
     },
+    mutations: { networkMode: "always" },
   },
 });
+
+receive(queries);
+startSending();
+openWithoutNetwork();
 
 const root = document.getElementById("root");
 if (!root) throw new Error("index.html has no #root");
@@ -22,9 +35,9 @@ if (!root) throw new Error("index.html has no #root");
 createRoot(root).render(
   <StrictMode>
     <SettingsProvider>
-      <QueryClientProvider client={queries}>
+      <PersistQueryClientProvider client={queries} persistOptions={lastSeen}>
         <RouterProvider router={router} />
-      </QueryClientProvider>
+      </PersistQueryClientProvider>
     </SettingsProvider>
   </StrictMode>,
 );

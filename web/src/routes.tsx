@@ -25,6 +25,7 @@ import { ComparePage } from "./features/spring/ComparePage";
 import { OrderSheetPage } from "./features/spring/OrderSheetPage";
 import { PocketsPage } from "./features/spring/PocketsPage";
 import { SpringSetupPage } from "./features/spring/SpringSetupPage";
+import { WaitingPage } from "./outbox/WaitingPage";
 import { NotFound, Shell } from "./shell/Shell";
 
 const rootRoute = createRootRoute({ component: Shell, notFoundComponent: NotFound });
@@ -72,8 +73,9 @@ const routeTree = rootRoute.addChildren([
   at("/engines/$id/files", FilesPage),
   at("/jobs/$id", WalkPage),
   at("/practice", PracticePage),
+  at("/waiting", WaitingPage),
   at("/tests/$id", TestPage),
-  at("/rounds/$id", RoundPage),
+  atValve("/rounds/$id", RoundPage),
   at("/rounds/$id/bar", BarPage),
   at("/rounds/$id/end", EndPage),
   at("/rounds/$id/sheet", FilledSheetPage),

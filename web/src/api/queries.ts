@@ -1,4 +1,4 @@
-import { keepPreviousData, queryOptions } from "@tanstack/react-query";
+import { keepPreviousData, queryOptions, replaceEqualDeep } from "@tanstack/react-query";
 import { answered, api, type Schemas } from "./client";
 
 /** One factory per endpoint; features use these and never spell a URL twice. */
@@ -23,6 +23,15 @@ export const about = () =>
     queryKey: ["about"],
     queryFn: () => answered(api.GET("/api/about")),
     staleTime: Number.POSITIVE_INFINITY,
+  });
+
+/** How the machine is that Shim runs on. */
+export const condition = () =>
+  queryOptions({
+    queryKey: ["condition"],
+    queryFn: () => answered(api.GET("/api/condition")),
+    refetchInterval: 5000,
+    retry: 1,
   });
 
 export const sheetReading = (sheet: Schemas["EngineSheet"]) =>
@@ -77,10 +86,19 @@ export const events = (engineId: string) =>
     queryFn: () => answered(api.GET("/api/engines/{id}/events", { params: { path: { id: engineId } } })),
   });
 
+/** Of two answers the one that has seen more changes counts, in whatever order they arrive. */
+const newest = {
+  structuralSharing: (before: unknown, now: unknown) => {
+    const seen = (x: unknown) => (x as { changes?: number } | undefined)?.changes ?? -1;
+    return before !== undefined && seen(before) > seen(now) ? before : replaceEqualDeep(before, now);
+  },
+};
+
 /** Two devices on one round see each other's readings: asked again every two seconds. */
 export const round = (id: string) =>
   queryOptions({
     queryKey: ["rounds", id],
+    ...newest,
     queryFn: () => answered(api.GET("/api/rounds/{id}", { params: { path: { id } } })),
     refetchInterval: (q) => (q.state.data?.signedBy ? false : 2000),
   });
@@ -157,6 +175,7 @@ export const springStock = () =>
 export const springTest = (id: string) =>
   queryOptions({
     queryKey: ["spring-tests", id],
+    ...newest,
     queryFn: () => answered(api.GET("/api/spring-tests/{id}", { params: { path: { id } } })),
     refetchInterval: (q) => (q.state.data?.endedAt ? false : 3000),
   });
@@ -209,6 +228,7 @@ export const jobs = (engineId: string) =>
 export const job = (id: string) =>
   queryOptions({
     queryKey: ["jobs", id],
+    ...newest,
     queryFn: () => answered(api.GET("/api/jobs/{id}", { params: { path: { id } } })),
     refetchInterval: (q) => (q.state.data?.endedAt ? false : 2000),
   });

@@ -1535,6 +1535,12 @@ export interface components {
             /** Format: date-time */
             startedAt?: string;
         };
+        Between: {
+            /** Format: double */
+            fromLbf: number;
+            /** Format: double */
+            toLbf: number;
+        };
         CheckRead: {
             /** Format: uuid */
             id: string;
@@ -1640,6 +1646,7 @@ export interface components {
             plainFromLbf: number;
             /** Format: double */
             plainToLbf: number;
+            slips: components["schemas"]["Between"][];
         };
         LoadEntry: {
             /** @description a valve, such as 3E or 3I1 */
@@ -2564,7 +2571,7 @@ export interface components {
             school?: string;
             balancerMarks?: string;
             /** @enum {string} */
-            whatIsIn?: "ASK" | "LEAVE";
+            inTolerance?: "ASK" | "LEAVE";
         };
         UseSheet: {
             unit?: string;

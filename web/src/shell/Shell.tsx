@@ -4,9 +4,12 @@ import { Keyboard, Moon, Ruler, Sun } from "lucide-react";
 import { useState } from "react";
 import { about } from "../api/queries";
 import { DangerBanner } from "../features/change/DangerBanner";
+import { WaitingBadge } from "../outbox/WaitingBadge";
 import { Sheet } from "../ui/Sheet";
 import { unitName } from "../units/lash";
+import { ConditionBanner } from "./ConditionBanner";
 import { KEYS } from "./keys";
+import { useNewer } from "./newer";
 import { useSettings } from "./settings";
 
 const ICON =
@@ -16,6 +19,7 @@ const ICON =
 export function Shell() {
   const [keys, setKeys] = useState(false);
   const { theme, setTheme, unit, setUnit } = useSettings();
+  const newer = useNewer();
   const demo = useQuery(about()).data?.demo;
   return (
     <div className="flex min-h-dvh flex-col">
@@ -30,6 +34,12 @@ export function Shell() {
           </span>
         )}
         <span className="flex-1" />
+        <WaitingBadge />
+        {newer && (
+          <button type="button" className={ICON} onClick={newer}>
+            A newer Shim is here: take it
+          </button>
+        )}
         <button type="button" className={ICON} onClick={() => setUnit(unit === "thou" ? "mm" : "thou")}>
           <Ruler aria-hidden className="size-5" />
           <span className="text-sm font-semibold">{unitName(unit)}</span>
@@ -51,6 +61,7 @@ export function Shell() {
         </button>
       </header>
       <DangerBanner />
+      <ConditionBanner />
       <main className="flex min-h-0 flex-1 flex-col">
         <Outlet />
       </main>

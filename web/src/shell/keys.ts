@@ -19,7 +19,8 @@ export const KEYS: { title: string; keys: [key: string, does: string][] }[] = [
       ["N", "note at this valve"],
       ["P", "the crank went past its stop"],
       ["← →", "the valve before, the valve after"],
-      ["U", "take the last figure back"],
+      ["U", "take the last figure back; at a fresh valve, the valve before"],
+      ["A", "where the house rule passes what is in: set it anyway"],
     ],
   },
   {

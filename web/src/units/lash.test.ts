@@ -15,7 +15,10 @@ describe("a gap as typed", () => {
     expect(readGap("18/19", "thou")).toEqual({ kind: "goNoGo", goIn: 0.018, noGoIn: 0.019 });
     expect(readGap("18-", "thou")).toEqual({ kind: "leaf", leafIn: 0.018, feel: "SNUG" });
     expect(readGap("18r", "thou")).toEqual({ kind: "leaf", leafIn: 0.018, feel: "RIGHT" });
-    expect(readGap("18+", "thou")).toEqual({ kind: "leaf", leafIn: 0.018, feel: "LOOSE" });
+    expect(readGap("18+", "thou")).toMatchObject({
+      kind: "unclear",
+      why: expect.stringContaining("next leaf"),
+    });
   });
 
   it("says what is unclear and what is empty", () => {

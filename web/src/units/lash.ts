@@ -54,17 +54,25 @@ export function readGap(text: string, unit: LashUnit): Typed {
   if (pair) {
     const goIn = gapInch(pair[1], unit);
     const noGoIn = gapInch(pair[2], unit);
-    return goIn === null || noGoIn === null ? unclear(text) : { kind: "goNoGo", goIn, noGoIn };
+    if (goIn === null || noGoIn === null) return unclear(text);
+    return noGoIn > goIn
+      ? { kind: "goNoGo", goIn, noGoIn }
+      : { kind: "unclear", why: `"${text}": the leaf that goes is the thinner one, and comes first` };
   }
   const leaf = /^([\d.]+)\s*([-*+srl])$/.exec(t);
   if (leaf) {
     const leafIn = gapInch(leaf[1], unit);
-    return leafIn === null
-      ? unclear(text)
-      : { kind: "leaf", leafIn, feel: FEEL[leaf[2] as keyof typeof FEEL] };
+    if (leafIn === null) return unclear(text);
+    const feel = FEEL[leaf[2] as keyof typeof FEEL];
+    return feel === "LOOSE"
+      ? { kind: "unclear", why: `a loose ${leaf[1]} only says the gap is wider: try the next leaf` }
+      : { kind: "leaf", leafIn, feel };
   }
   const inch = gapInch(t, unit);
-  return inch === null ? unclear(text) : { kind: "figure", inch };
+  if (inch === null) return unclear(text);
+  return inch < 1
+    ? { kind: "figure", inch }
+    : { kind: "unclear", why: `a lash of ${inch} in cannot be: 0 to 1 in` };
 }
 
 function unclear(text: string): Typed {
@@ -90,7 +98,7 @@ export function readTurns(text: string): Typed {
   if (mixed && Number(mixed[3]) > 0) {
     return { kind: "turns", turns: Number(mixed[1] ?? 0) + Number(mixed[2]) / Number(mixed[3]) };
   }
-  if (/^(\d+\.?\d*|\.\d+)$/.test(t)) return { kind: "turns", turns: Number(t) };
+  if (/^(\d+\.?\d*|\.\d+)$/.test(t) && Number(t) < 20) return { kind: "turns", turns: Number(t) };
   return { kind: "unclear", why: `"${text}" is no number of turns: 0.5, 1/2 or 1 1/4` };
 }
 

@@ -2,6 +2,7 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { Link, useNavigate, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import { ApiProblem, answered, api, type Schemas, type Valve } from "../../api/client";
+import { newId } from "../../api/ids";
 import { engineSprings, jobPlan, jobs as jobsQuery } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
@@ -69,7 +70,7 @@ const HOLDS: readonly (readonly [Ask["hold"], string])[] = [
 function Planning({ engine, known }: PlanningProps) {
   const navigate = useNavigate();
   const settings = useSettings();
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useState(() => newId());
   const [hand, setHand] = useState(settings.hand);
   const [hours, setHours] = useState(String(Math.round(known.engineHours * 100) / 100));
   const [valves, setValves] = useState<Record<Valve, Schemas["AskedValve"]>>(() =>

@@ -40,19 +40,14 @@ export function FindingPart({ findings, valve, find }: FindingPartProps) {
   const [grade, setGrade] = useState<Finding["grade"]>("WORN");
   const [note, setNote] = useState("");
   const [photo, setPhoto] = useState<File>();
-  const keep = () =>
-    find.mutate(
-      {
-        finding: { valve, what, grade, note: note.trim() || undefined },
-        photo,
-      },
-      {
-        onSuccess: () => {
-          setNote("");
-          setPhoto(undefined);
-        },
-      },
-    );
+  const [trouble, setTrouble] = useState<string>();
+  const keep = () => {
+    find({ valve, what, grade, note: note.trim() || undefined }, photo)
+      .then(() => setTrouble(undefined))
+      .catch((e: Error) => setTrouble(e.message));
+    setNote("");
+    setPhoto(undefined);
+  };
   return (
     <details className="scribed rounded px-4 py-2">
       <summary className="min-h-11 content-center font-semibold">
@@ -71,11 +66,9 @@ export function FindingPart({ findings, valve, find }: FindingPartProps) {
         <Field label="Note" value={note} maxLength={400} onChange={(e) => setNote(e.target.value)} />
         <div className="flex flex-wrap items-center gap-2">
           <PhotoButton photo={photo} onPhoto={setPhoto} />
-          <Button onClick={keep} disabled={find.isPending}>
-            Keep the finding
-          </Button>
+          <Button onClick={keep}>Keep the finding</Button>
         </div>
-        {find.error && <Notice tone="stop">{find.error.message}</Notice>}
+        {trouble && <Notice tone="stop">{trouble}</Notice>}
         <FindingList findings={findings} />
       </div>
     </details>

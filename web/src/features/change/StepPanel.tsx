@@ -34,6 +34,7 @@ export function StepPanel(props: StepPanelProps) {
   const asks = asksOf(step);
   const box = asks === "COUNT" || asks === "HEIGHT" || asks === "LASH" || asks === "MARK";
   const submit = (said = text) => {
+    if (busy) return;
     const e = entered(step, said, unit, hydraulic);
     if ("trouble" in e) setUnclear(e.trouble);
     else {
@@ -87,6 +88,7 @@ export function StepPanel(props: StepPanelProps) {
             value={text}
             inputMode={asks === "MARK" ? "text" : narrow ? "none" : "decimal"}
             autoComplete="off"
+            readOnly={busy}
             aria-invalid={Boolean(unclear)}
             onChange={(e) => setText(e.target.value)}
             className="num min-h-24 w-full rounded border-2 border-accent bg-raised px-4 text-7xl text-ink aria-invalid:border-tight"
@@ -102,6 +104,11 @@ export function StepPanel(props: StepPanelProps) {
       )}
       {children}
       {wrong && <Notice tone="stop">{wrong}</Notice>}
+      {busy && (
+        <p role="status" className="text-muted">
+          On its way to Shim: the next step comes with its answer.
+        </p>
+      )}
       <div className="flex flex-wrap gap-2">
         <Button
           ref={button}

@@ -1,6 +1,7 @@
 import { Link, useParams } from "@tanstack/react-router";
 import type { Schemas } from "../../api/client";
-import { ApiProblem } from "../../api/client";
+import { KeptHere } from "../../outbox/KeptHere";
+import type { Parcel } from "../../outbox/parcel";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { MARKS, MarkIcon } from "../../plan/verdict";
 import { Waiting } from "../../shell/EngineFrame";
@@ -33,14 +34,9 @@ interface WalkProps {
 function Walk({ job, work }: WalkProps) {
   const { state } = job;
   const next = state.next;
-  const error = work.act.error;
-  const trouble =
-    error instanceof ApiProblem && error.offline
-      ? "Shim does not answer: this step is not kept yet. Press again once it does."
-      : error?.message;
   return (
     <div className="flex flex-1 flex-col gap-2 p-2">
-      <WalkBar job={job} />
+      <WalkBar job={job} parcels={work.parcels} />
       <div className="grid min-h-0 flex-1 content-start gap-2 max-[999px]:grid-rows-[auto_1fr] min-[1000px]:grid-cols-[300px_minmax(0,1fr)]">
         <section className="scribed grid content-start gap-2 rounded p-2" aria-label="Valve plan">
           <ValvePlan
@@ -73,8 +69,8 @@ function Walk({ job, work }: WalkProps) {
                 number={state.steps.filter((s) => s.done).length + 1}
                 of={state.steps.length}
                 refused={next.act === "SIGN" ? undefined : state.refused}
-                trouble={trouble}
-                busy={work.act.isPending}
+                trouble={work.refused}
+                busy={work.onItsWay}
                 hydraulic={state.hydraulic}
                 onDo={(figure, word) =>
                   work.once({
@@ -103,7 +99,7 @@ function Walk({ job, work }: WalkProps) {
   );
 }
 
-function WalkBar({ job }: { job: Schemas["JobView"] }) {
+function WalkBar({ job, parcels }: { job: Schemas["JobView"]; parcels: readonly Parcel[] }) {
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-1">
       <h1 className="text-lg">
@@ -113,6 +109,7 @@ function WalkBar({ job }: { job: Schemas["JobView"] }) {
         : {job.state.title.toLowerCase()}
       </h1>
       <InlineInitials word="done by" label="Initials of who does the steps" placeholder={job.hand} />
+      <KeptHere parcels={parcels.filter((p) => !p.held)} of="step" />
     </div>
   );
 }

@@ -1,57 +1,51 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { ApiProblem, answered, api, photoBody, type Schemas } from "../../api/client";
-import { danger, job as jobQuery } from "../../api/queries";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMemo } from "react";
+import type { Schemas } from "../../api/client";
+import { newId } from "../../api/ids";
+import { job as jobQuery } from "../../api/queries";
+import { discard, post, postPhoto, waiting } from "../../outbox/outbox";
+import type { Parcel, ParcelOf } from "../../outbox/parcel";
+import { useWaiting } from "../../outbox/useOutbox";
 import { useSettings } from "../../shell/settings";
 
 export type Act = Omit<Schemas["ActEntry"], "hand" | "basedOn">;
+type JobParcel = ParcelOf<"act" | "found" | "foundPhoto">;
 
-/** A job and all that can be done to it; each act is kept under an id of its own, safe to repeat. */
+const ofJob = (box: readonly Parcel[], id: string): JobParcel[] =>
+  box.filter(
+    (p): p is JobParcel =>
+      (p.kind === "act" || p.kind === "found" || p.kind === "foundPhoto") && p.jobId === id,
+  );
+
+const acts = (parcels: readonly JobParcel[]) => parcels.filter((p) => p.kind === "act");
+
+/**
+ * A job and all that can be done to it. Each act is kept on this device under an id of its own and
+ * sent until it is taken. The next step is shown only when Shim has answered: no step of a walk is
+ * done unseen.
+ */
 export function useJob(id: string) {
   const queries = useQueryClient();
   const query = useQuery(jobQuery(id));
   const settings = useSettings();
+  const box = useWaiting();
+  const parcels = useMemo(() => ofJob(box, id), [box, id]);
   const hand = settings.hand || query.data?.hand || "";
-  const key = jobQuery(id).queryKey;
-  const show = async (now: Schemas["JobView"]) => {
-    await queries.cancelQueries({ queryKey: key });
-    queries.setQueryData(key, now);
-    void queries.invalidateQueries({ queryKey: danger().queryKey });
-    void queries.invalidateQueries({ queryKey: ["engines", now.engineId] });
+
+  /** Something done. What was refused before gives way to what the person does now. */
+  const once = (act: Act) => {
+    const before = acts(ofJob(waiting(), id));
+    for (const p of before) if (p.held) discard(p.key);
+    const seen = queries.getQueryData(jobQuery(id).queryKey)?.state.acts ?? 0;
+    const basedOn = seen + before.filter((p) => !p.held).length;
+    post({ kind: "act", jobId: id, actId: newId(), body: { ...act, hand, basedOn } });
   };
-  const act = useMutation({
-    mutationFn: ({ act, actId }: { act: Act; actId: string }) =>
-      answered(
-        api.PUT("/api/jobs/{id}/acts/{actId}", {
-          params: { path: { id, actId } },
-          body: { ...act, hand, basedOn: query.data?.state.acts ?? 0 },
-        }),
-      ),
-    retry: (times, e) => e instanceof ApiProblem && e.offline && times < 3,
-    onSuccess: show,
-    onError: () => void queries.invalidateQueries({ queryKey: key }),
-  });
-  const find = useMutation({
-    mutationFn: async ({
-      finding,
-      photo,
-    }: {
-      finding: Omit<Schemas["FindingEntry"], "hand">;
-      photo?: File;
-    }) => {
-      const path = { id, findingId: crypto.randomUUID() };
-      const kept = await answered(
-        api.PUT("/api/jobs/{id}/findings/{findingId}", { params: { path }, body: { ...finding, hand } }),
-      );
-      if (!photo) return kept;
-      return answered(
-        api.PUT("/api/jobs/{id}/findings/{findingId}/photo", {
-          params: { path },
-          ...photoBody(photo),
-        }),
-      );
-    },
-    onSuccess: show,
-  });
-  const once = (a: Act) => act.mutate({ act: a, actId: crypto.randomUUID() });
-  return { job: query.data, error: query.error, act, once, find, hand };
+  const find = async (finding: Omit<Schemas["FindingEntry"], "hand">, photo?: File) => {
+    const findingId = newId();
+    post({ kind: "found", jobId: id, findingId, body: { ...finding, hand } });
+    if (photo) await postPhoto({ kind: "foundPhoto", jobId: id, findingId }, photo);
+  };
+  const onItsWay = acts(parcels).some((p) => !p.held);
+  const refused = acts(parcels).find((p) => p.held)?.last?.words;
+  return { job: query.data, error: query.error, once, find, hand, parcels, onItsWay, refused };
 }

@@ -42,6 +42,15 @@ export function RulesPart() {
           placeholder="usual"
           hint="blank: 15 at 0.006 or less, 30 at 0.015 to 0.020, 45 at 0.050"
         />
+        <Pick
+          name="rules.inTolerance"
+          label="A valve found in"
+          hint="left alone, one Enter passes it; A sets it anyway"
+          options={[
+            ["ASK", "is set, or left by a key of its own"],
+            ["LEAVE", "is left alone at once"],
+          ]}
+        />
         <Pick name="rules.school" label="Setting order" options={SCHOOLS} />
         <Box
           name="rules.balancerMarks"

@@ -3,6 +3,7 @@ import { useNavigate, useParams } from "@tanstack/react-router";
 import { type ReactNode, useEffect, useMemo, useState } from "react";
 import { FormProvider, useForm } from "react-hook-form";
 import { ApiProblem, answered, api, type Schemas } from "../../api/client";
+import { newId } from "../../api/ids";
 import { sheetReading } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { EngineFrame } from "../../shell/EngineFrame";
@@ -66,7 +67,7 @@ function Setup({ unit, start, stored, draftKey }: SetupProps) {
   const navigate = useNavigate();
   const queries = useQueryClient();
   const { hand } = useSettings();
-  const [id] = useState(() => stored?.id ?? crypto.randomUUID());
+  const [id] = useState(() => stored?.id ?? newId());
   const [tried, setTried] = useState(false);
   const [draft] = useState(() => draftOf(draftKey));
   const form = useForm<SheetForm>({ defaultValues: toForm(draft ?? start, unit) });

@@ -67,6 +67,7 @@ const RULES = [
   "rampMarginDeg",
   "school",
   "balancerMarks",
+  "inTolerance",
 ] as const;
 
 /** Words and lists stay text; every other box is a number. */
@@ -85,6 +86,7 @@ const WORDS = new Set<string>([
   "hotCold",
   "school",
   "balancerMarks",
+  "inTolerance",
 ]);
 
 /** Boxes that follow the person's unit of length; all others are inches by the trade's cards. */
@@ -214,5 +216,5 @@ export const BLANK: EngineSheet = {
   drive: { lifter: "FLAT_SOLID", rocker: "STUD", adjuster: "FULCRUM_NUT" },
   bottomEnd: { block: "IRON", heads: "IRON" },
   cam: { liftAt: "LOBE", lashState: "HOT" },
-  rules: { hotCold: "TABLE", school: "BEST_STOPS" },
+  rules: { hotCold: "TABLE", school: "BEST_STOPS", inTolerance: "ASK" },
 };

@@ -30,11 +30,11 @@ export function CheckPanel({ test, side, work, onPass, onDone }: CheckPanelProps
     if (began !== "") box.current?.focus();
   }, [began]);
 
-  const keep = async (loadLbf: number, typed: string) => {
+  const keep = (loadLbf: number, typed: string) => {
     if (knownLbf === undefined) return setTrouble(`what is its load at that height, in ${loadUnit(unit)}?`);
-    setTrouble(undefined);
     try {
-      await work.check.mutateAsync({ name, knownLbf, loadLbf, side, typed });
+      work.check({ name, knownLbf, loadLbf, side, typed });
+      setTrouble(undefined);
       onDone();
     } catch (e) {
       setTrouble((e as Error).message);
@@ -47,12 +47,12 @@ export function CheckPanel({ test, side, work, onPass, onDone }: CheckPanelProps
         e.preventDefault();
         const load = readLoad(text, unit);
         if (load === undefined) setTrouble(`"${text}" is no load: 214.5`);
-        else void keep(load, text);
+        else keep(load, text);
       }}
       onKeyDown={(e) => {
         if (e.key.toLowerCase() === "t" && live?.steady && e.target === box.current) {
           e.preventDefault();
-          void keep(live.loadLbf, String(live.loadLbf));
+          keep(live.loadLbf, String(live.loadLbf));
         }
       }}
     >
@@ -81,7 +81,7 @@ export function CheckPanel({ test, side, work, onPass, onDone }: CheckPanelProps
           className="num min-h-24 w-full rounded border-2 border-accent bg-raised px-4 text-7xl"
         />
       </label>
-      <LivePart now={live} onTake={(lbf) => void keep(lbf, loadText(lbf, unit))} />
+      <LivePart now={live} onTake={(lbf) => keep(lbf, loadText(lbf, unit))} />
       {trouble && <Notice tone="stop">{trouble}</Notice>}
       <div className="flex flex-wrap gap-2">
         <Button look="now" type="submit" className="text-xl">

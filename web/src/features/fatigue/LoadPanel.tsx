@@ -1,19 +1,10 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
-import { ApiProblem, wordsOf } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Keypad } from "../../ui/Keypad";
 import { Notice } from "../../ui/Notice";
 import { useNarrow } from "../../ui/useNarrow";
-import {
-  heightText,
-  heightUnit,
-  loadText,
-  loadUnit,
-  percentText,
-  readHeight,
-  readLoad,
-} from "../../units/load";
+import { heightText, heightUnit, loadText, loadUnit, percentText } from "../../units/load";
 import { LivePart, useTester } from "../device/TesterPart";
 import type { SpringTest, TestValve, useSpringTest } from "./useSpringTest";
 
@@ -42,42 +33,25 @@ export function LoadPanel({ test, valve, again, work, onKept, onMove, onSkip, on
   // biome-ignore lint/correctness/useExhaustiveDependencies: the box takes the keys again after each reading
   useEffect(() => box.current?.focus(), [valve.readings.length]);
 
-  const keep = async (loadLbf: number, typed: string) => {
-    const heightIn = readHeight(height, unit);
-    if (heightIn === undefined) return setTrouble(`"${height}" is no height: 1.950`);
-    const sent = text;
-    setTrouble(undefined);
-    setText("");
+  const keep = (typed: string, loadLbf?: number) => {
     try {
-      // A slip of unit or point is put right; a surprising figure stays beside the next.
-      const slip = again && valve.meant !== undefined ? valve.readings.at(-1) : undefined;
-      if (slip) await work.withdraw.mutateAsync(slip.id);
-      onKept(await work.read(valve, { loadLbf, heightIn, typed, again: again && !slip }));
+      const kept = work.read(valve.position, again, { text: typed, height, unit }, loadLbf);
+      if ("trouble" in kept) return setTrouble(kept.trouble);
+      setTrouble(undefined);
+      setText("");
+      onKept(kept.now);
     } catch (e) {
-      if (!(e instanceof ApiProblem)) throw e;
-      if (e.offline) onSkip();
-      else {
-        setTrouble(wordsOf(e));
-        setText(sent);
-      }
+      setTrouble((e as Error).message);
     }
   };
-  const enter = () => {
-    if (text.trim() === "") return onSkip();
-    const load = readLoad(text, unit);
-    if (load === undefined) setTrouble(`"${text}" is no load: 214.5, or 954 N`);
-    else void keep(load, text);
-  };
-  const takeBack = () => {
-    const last = valve.readings.at(-1);
-    if (last) work.withdraw.mutate(last.id);
-  };
+  const enter = () => (text.trim() === "" ? onSkip() : keep(text));
+  const takeBack = () => work.withdraw(valve.position);
   const onKey = (e: KeyboardEvent) => {
     const acts = new Map<string, () => void>([
       ["enter", enter],
       ["arrowleft", () => onMove(-1)],
       ["arrowright", () => onMove(1)],
-      ["t", () => live?.steady && void keep(live.loadLbf, loadText(live.loadLbf, unit))],
+      ["t", () => live?.steady && keep(loadText(live.loadLbf, unit), live.loadLbf)],
       ["u", takeBack],
       ["k", onSkip],
     ]);
@@ -137,7 +111,7 @@ export function LoadPanel({ test, valve, again, work, onKept, onMove, onSkip, on
           />
         )}
       </div>
-      <LivePart now={live} onTake={(lbf) => void keep(lbf, loadText(lbf, unit))} />
+      <LivePart now={live} onTake={(lbf) => keep(loadText(lbf, unit), lbf)} />
       {trouble && <Notice tone="stop">{trouble}</Notice>}
       <LastSaid test={test} valve={valve} />
       <div className="flex flex-wrap gap-2">

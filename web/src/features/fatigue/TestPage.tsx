@@ -2,6 +2,9 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import { engine as engineQuery } from "../../api/queries";
+import { HeldParcels } from "../../outbox/HeldParcels";
+import { KeptHere } from "../../outbox/KeptHere";
+import type { Parcel } from "../../outbox/parcel";
 import { type ValveFace, ValvePlan } from "../../plan/ValvePlan";
 import { Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
@@ -47,7 +50,7 @@ function Testing({ test, work }: TestingProps) {
   };
   return (
     <div className="flex flex-1 flex-col gap-2 p-2">
-      <TestBar test={test} unsent={work.unsent} engineName={engine?.name ?? ""} />
+      <TestBar test={test} parcels={work.parcels} engineName={engine?.name ?? ""} />
       <div className="grid min-h-0 flex-1 content-start gap-2 min-[1000px]:grid-cols-[300px_minmax(0,1fr)]">
         <section className="scribed rounded p-2" aria-label="Valve plan">
           {engine && (
@@ -62,6 +65,7 @@ function Testing({ test, work }: TestingProps) {
           )}
         </section>
         <div className="flex min-w-0 flex-col gap-2">
+          <HeldParcels parcels={work.parcels} />
           {test.day?.warning && <Notice tone="care">{test.day.warning}</Notice>}
           {(step === "CHECK_START" || step === "CHECK_END") && (
             <CheckPanel
@@ -106,11 +110,11 @@ function faces(test: SpringTest, text: (lbf: number) => string): Record<string, 
 
 interface TestBarProps {
   test: SpringTest;
-  unsent: number;
+  parcels: readonly Parcel[];
   engineName: string;
 }
 
-function TestBar({ test, unsent, engineName }: TestBarProps) {
+function TestBar({ test, parcels, engineName }: TestBarProps) {
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-1">
       <h1 className="text-lg">
@@ -135,14 +139,7 @@ function TestBar({ test, unsent, engineName }: TestBarProps) {
       <Link to="/engines/$id/springs" params={{ id: test.engineId }} className={buttonClass("quiet")}>
         To the springs
       </Link>
-      {unsent > 0 && (
-        <div className="basis-full">
-          <Notice tone="care">
-            {unsent} {unsent === 1 ? "reading is" : "readings are"} kept on this device: Shim does not answer.
-            Go on; they are sent as soon as it does.
-          </Notice>
-        </div>
-      )}
+      <KeptHere parcels={parcels} of="reading" />
     </div>
   );
 }

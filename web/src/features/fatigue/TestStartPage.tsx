@@ -2,6 +2,7 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { useNavigate, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import { ApiProblem, answered, api, type Schemas } from "../../api/client";
+import { newId } from "../../api/ids";
 import { engineSprings } from "../../api/queries";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { Initials } from "../../shell/Initials";
@@ -37,7 +38,7 @@ export function TestStartPage() {
 function Begin({ engineId, known }: { engineId: string; known: Schemas["EngineSprings"] }) {
   const navigate = useNavigate();
   const settings = useSettings();
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useState(() => newId());
   const [hand, setHand] = useState(settings.hand);
   const [hours, setHours] = useState(String(Math.round(known.engineHours * 100) / 100));
   const [place, setPlace] = useState<Start["place"]>("HEAD");

@@ -1,69 +1,67 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMemo } from "react";
 import { answered, api, type Schemas } from "../../api/client";
-import { deliver, type TestParcel, waitingTests } from "../../api/outbox";
+import { newId } from "../../api/ids";
 import { springTest } from "../../api/queries";
-import { useUnsent } from "../../api/useUnsent";
+import { post, waiting } from "../../outbox/outbox";
+import { useWaiting } from "../../outbox/useOutbox";
 import { useSettings } from "../../shell/settings";
+import { type Read, type ReadGround, readSpring, type Typed, takeBack } from "./readFlow";
+import { ofTest, testWithWaiting } from "./testOverlay";
 
 export type SpringTest = Schemas["SpringTestView"];
 export type TestValve = Schemas["TestValve"];
 
-/** A spring test and all that can be done to it; what Shim did not answer waits and is sent again. */
+/** A spring test as it stands for whoever reads: Shim's last answer and, over it, what waits here. */
 export function useSpringTest(id: string) {
   const queries = useQueryClient();
   const query = useQuery(springTest(id));
   const settings = useSettings();
-  const hand = settings.hand || query.data?.hand || "";
-  const { unsent, count } = useUnsent(waitingTests, (next) =>
-    deliver(next).then((answer) => queries.setQueryData(springTest(next.testId).queryKey, answer)),
+  const box = useWaiting();
+  const parcels = useMemo(() => ofTest(box, id), [box, id]);
+  const test = useMemo(
+    () => (query.data ? testWithWaiting(query.data, parcels) : undefined),
+    [query.data, parcels],
   );
+  const hand = settings.hand || query.data?.hand || "";
   const key = springTest(id).queryKey;
-  const show = async (test: SpringTest) => {
-    await queries.cancelQueries({ queryKey: key });
-    queries.setQueryData(key, test);
-    void queries.invalidateQueries({ queryKey: ["engines", test.engineId, "springs"] });
+  const answer = () => queries.getQueryData(key);
+  /** What is known this moment, not what was drawn last. */
+  const latest = (): SpringTest | undefined => {
+    const now = answer();
+    return now && testWithWaiting(now, ofTest(waiting(), id));
   };
-  const send = useMutation({
-    mutationFn: (parcel: TestParcel) => deliver(parcel),
-    onSuccess: show,
-    onSettled: count,
-  });
-  const withdraw = useMutation({
-    mutationFn: (readingId: string) =>
-      answered(
-        api.DELETE("/api/spring-tests/{id}/readings/{readingId}", {
-          params: { path: { id, readingId }, query: { hand } },
-        }),
-      ),
-    onSuccess: show,
-  });
-  const check = useMutation({
-    mutationFn: (body: Omit<Schemas["CheckEntry"], "hand">) =>
-      answered(
-        api.PUT("/api/spring-tests/{id}/checks/{checkId}", {
-          params: { path: { id, checkId: crypto.randomUUID() } },
-          body: { ...body, hand },
-        }),
-      ),
-    onSuccess: show,
-  });
+  const ground: ReadGround = {
+    hand,
+    newId,
+    known: (readingId) => answer()?.valves.some((v) => v.readings.some((r) => r.id === readingId)) ?? false,
+  };
   const end = useMutation({
     mutationFn: () =>
       answered(api.PUT("/api/spring-tests/{id}/end", { params: { path: { id } }, body: { hand } })),
-    onSuccess: show,
+    onSuccess: (now: SpringTest) => {
+      queries.setQueryData(key, now);
+      void queries.invalidateQueries({ queryKey: ["engines", now.engineId, "springs"] });
+    },
   });
 
-  /** Keeps a reading; a second setting stands beside the first. */
-  const read = (
-    valve: TestValve,
-    figure: { loadLbf: number; heightIn: number; typed: string; again: boolean },
-  ) =>
-    send.mutateAsync({
-      kind: "load",
-      testId: id,
-      readingId: crypto.randomUUID(),
-      body: { valve: valve.position, member: "WHOLE", hand, ...figure },
-    });
+  /** Keeps a reading; answers with the test as it then stands, or why it cannot be kept. */
+  const read = (position: string, again: boolean, typed: Typed, loadLbf?: number) => {
+    const now = latest();
+    const valve = now?.valves.find((v) => v.position === position);
+    if (!now || !valve) return { trouble: "this spring is not in the test any more" };
+    const out: Read = readSpring(now, valve, again, typed, loadLbf, ground);
+    if ("trouble" in out) return out;
+    post(...out.keep);
+    return { now: latest() ?? now };
+  };
+  const withdraw = (position: string) => {
+    const now = latest();
+    const valve = now?.valves.find((v) => v.position === position);
+    if (now && valve) post(...takeBack(now, valve, ground));
+  };
+  const check = (body: Omit<Schemas["CheckEntry"], "hand">) =>
+    post({ kind: "check", testId: id, checkId: newId(), body: { ...body, hand } });
 
-  return { test: query.data, error: query.error, read, withdraw, check, end, unsent, hand };
+  return { test, error: query.error, parcels, read, withdraw, check, end, hand };
 }

@@ -1,4 +1,5 @@
 import { Link, useParams } from "@tanstack/react-router";
+import { post } from "../../outbox/outbox";
 import { Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { Button, buttonClass } from "../../ui/Button";
@@ -8,10 +9,10 @@ import { useRound } from "./useRound";
 /** For whoever turns the crank, on a second device: the next stop, readable from across the car. */
 export function BarPage() {
   const { id } = useParams({ from: "/rounds/$id/bar" });
-  const { round, error, crank } = useRound(id);
+  const { round, error, hand } = useRound(id);
   if (error && !round) return <Problem error={error} />;
   if (!round) return <Waiting />;
-  const next = nextValve(round, -1, () => false);
+  const next = nextValve(round, -1);
   if (next === undefined || round.signedBy) {
     return (
       <div className="flex flex-1 flex-col items-center justify-center gap-6 p-6">
@@ -56,7 +57,9 @@ export function BarPage() {
           <Button
             look="now"
             className="mx-auto min-h-20 px-12 text-3xl"
-            onClick={() => crank.mutate(stop.crankDeg)}
+            onClick={() =>
+              post({ kind: "crank", roundId: id, body: { crankDeg: stop.crankDeg, by: hand || "?" } })
+            }
           >
             The crank is there
           </Button>

@@ -20,13 +20,14 @@ import { Button, buttonClass } from "../../ui/Button";
 import { Check, Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { driftText, lashText, unitName } from "../../units/lash";
+import type { RoundParcel } from "./overlay";
 import { roundFaces } from "./roundFaces";
 import { type Round, useRound } from "./useRound";
 
 /** What the round says, what to look at first, and the signature. */
 export function EndPage() {
   const { id } = useParams({ from: "/rounds/$id/end" });
-  const { round, error } = useRound(id);
+  const { round, error, parcels } = useRound(id);
   const { unit } = useSettings();
   if (error && !round) return <Problem error={error} />;
   if (!round) return <Waiting />;
@@ -65,7 +66,7 @@ export function EndPage() {
           <FirstLooks round={round} />
           <Adjusted round={round} />
           {round.swaps && <Swaps swaps={round.swaps} />}
-          <SignOff round={round} />
+          <SignOff round={round} waits={parcels} />
           <Figures round={round} />
           <Corrections id={round.id} />
         </div>
@@ -198,7 +199,7 @@ function Swaps({ swaps }: { swaps: Schemas["ShimSwaps"] }) {
   );
 }
 
-function SignOff({ round }: { round: Round }) {
+function SignOff({ round, waits }: { round: Round; waits: readonly RoundParcel[] }) {
   const queries = useQueryClient();
   const settings = useSettings();
   const rules = useQuery(engineQuery(round.engineId)).data?.sheet.use?.classRules ?? [];
@@ -272,11 +273,18 @@ function SignOff({ round }: { round: Round }) {
         <Button
           look={round.done === round.valves.length ? "now" : "plain"}
           type="submit"
+          disabled={waits.length > 0}
           className="min-[640px]:mt-6"
         >
           Sign off
         </Button>
       </div>
+      {waits.length > 0 && (
+        <Notice tone="care">
+          {waits.length} {waits.length === 1 ? "figure is" : "figures are"} still on the way to Shim: sign
+          when they are there. <Link to="/waiting">What waits</Link>
+        </Notice>
+      )}
       {problem && !problem.errors.some((e) => e.field === "initials") && (
         <Notice tone="stop">{wordsOf(problem)}</Notice>
       )}

@@ -1,18 +1,19 @@
 import { useState } from "react";
+import type { Schemas } from "../../api/client";
 import { Button } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
-import type { useRound, ValveView } from "./useRound";
+import type { ValveView } from "./useRound";
 
 interface LookRowProps {
   valve: ValveView;
-  work: ReturnType<typeof useRound>;
+  onLook: (change: Partial<Schemas["ValveLook"]>) => void;
   noting: boolean;
   onNoting: (on: boolean) => void;
   wanted: boolean;
 }
 
 /** What the eye sees at this valve, by one key each, and a note. */
-export function LookRow({ valve, work, noting, onNoting, wanted }: LookRowProps) {
+export function LookRow({ valve, onLook, noting, onNoting, wanted }: LookRowProps) {
   const [note, setNote] = useState(valve.note ?? "");
   return (
     <div className="flex flex-wrap items-end gap-x-6 gap-y-2 border-t border-hair pt-2">
@@ -21,7 +22,7 @@ export function LookRow({ valve, work, noting, onNoting, wanted }: LookRowProps)
           <Choice
             label="Spring (S)"
             value={valve.spring ?? ""}
-            onChange={(v) => v && void work.look(valve, { spring: v as ValveView["spring"] })}
+            onChange={(v) => v && onLook({ spring: v as ValveView["spring"] })}
             options={[
               ["WHOLE", "whole"],
               ["BROKEN", "broken"],
@@ -31,7 +32,7 @@ export function LookRow({ valve, work, noting, onNoting, wanted }: LookRowProps)
           <Choice
             label="Rocker (R)"
             value={valve.rocker ?? ""}
-            onChange={(v) => v && void work.look(valve, { rocker: v as ValveView["rocker"] })}
+            onChange={(v) => v && onLook({ rocker: v as ValveView["rocker"] })}
             options={[
               ["WHOLE", "whole"],
               ["WORN", "worn"],
@@ -45,7 +46,8 @@ export function LookRow({ valve, work, noting, onNoting, wanted }: LookRowProps)
           className="flex flex-1 items-end gap-2"
           onSubmit={(e) => {
             e.preventDefault();
-            void work.look(valve, { note }).then(() => onNoting(false));
+            onLook({ note });
+            onNoting(false);
           }}
         >
           <label className="flex flex-1 flex-col gap-1 text-sm font-semibold text-muted">

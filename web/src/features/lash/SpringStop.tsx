@@ -1,3 +1,4 @@
+import { HeldParcels } from "../../outbox/HeldParcels";
 import { Notice } from "../../ui/Notice";
 import { CheckPanel } from "../fatigue/CheckPanel";
 import { LoadPanel } from "../fatigue/LoadPanel";
@@ -14,6 +15,7 @@ export function SpringStop({ pass, onDone, onMove }: SpringStopProps) {
   const { work, test, spring } = pass;
   return (
     <>
+      <HeldParcels parcels={work.parcels} />
       {test.day?.warning && <Notice tone="care">{test.day.warning}</Notice>}
       {pass.wantsCheck ? (
         <CheckPanel test={test} side="START" work={work} onPass={pass.passCheck} onDone={pass.passCheck} />

@@ -2,6 +2,7 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { useNavigate, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import { ApiProblem, answered, api, type Schemas } from "../../api/client";
+import { newId } from "../../api/ids";
 import {
   engineSprings,
   events as eventsQuery,
@@ -42,7 +43,7 @@ function Start({ engine, hours }: StartProps) {
   const navigate = useNavigate();
   const settings = useSettings();
   const solid = !engine.sheet.drive?.lifter?.endsWith("HYDRAULIC");
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useState(() => newId());
   const [hand, setHand] = useState(settings.hand);
   const [state, setState] = useState<"HOT" | "COLD">(engine.sheet.cam?.lashState ?? "COLD");
   const [temp, setTemp] = useState("");
@@ -54,7 +55,7 @@ function Start({ engine, hours }: StartProps) {
   const [onMarks, setOnMarks] = useState(false);
   const [look, setLook] = useState(true);
   const fitted = useQuery(engineSprings(engine.id)).data;
-  const [testId] = useState(() => crypto.randomUUID());
+  const [testId] = useState(() => newId());
   const [withSprings, setWithSprings] = useKept<"yes" | "no">("shim.onePass", () => "no");
   const [tester, setTester] = useKept<string>("shim.tester", () => "");
   const onePass = withSprings === "yes" && (fitted?.springs.length ?? 0) > 0;

@@ -1,27 +1,28 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
-import { ApiProblem, wordsOf } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Keypad } from "../../ui/Keypad";
 import { Notice } from "../../ui/Notice";
-import { readGap, readTurns, type Typed, unitName } from "../../units/lash";
+import { useNarrow } from "../../ui/useNarrow";
+import { unitName } from "../../units/lash";
 import { Advice } from "./Advice";
-import { EMPTY_ENTER, measuresFirst, type Step, stepOf } from "./flow";
+import { EMPTY_ENTER, type Step } from "./flow";
+import { HeldReading } from "./HeldReading";
 import { LookRow } from "./LookRow";
-import { Overtaken } from "./Overtaken";
+import type { RoundParcel } from "./overlay";
 import { PartFitted } from "./PartFitted";
-import type { Phase, Round, Said, useRound, ValveView } from "./useRound";
+import { type Act, askedNow, type Hand } from "./roundFlow";
+import type { Round, ValveView } from "./useRound";
 import { ValveHead } from "./ValveHead";
 
 interface ValvePanelProps {
   round: Round;
   valve: ValveView;
-  work: ReturnType<typeof useRound>;
+  inHand: Hand;
+  parcels: readonly RoundParcel[];
   there: boolean;
-  narrow: boolean;
-  onThere: () => void;
+  act: (act: Act) => void;
   onPassed: () => void;
-  onNext: (now: Round) => void;
   onMove: (by: number) => void;
 }
 
@@ -32,144 +33,54 @@ const ASKED: Record<Step, string> = {
   AGAIN: "As left, read again after setting",
   DONE: "Done",
 };
-
-function said(typed: Typed, text: string): Said | null {
-  switch (typed.kind) {
-    case "figure":
-      return { form: "FIGURE", figure: typed.inch, typed: text };
-    case "goNoGo":
-      return { form: "GO_NO_GO", figure: typed.goIn, secondFigure: typed.noGoIn, typed: text };
-    case "leaf":
-      return { form: "LEAF", figure: typed.leafIn, feel: typed.feel, typed: text };
-    case "turns":
-      return { form: "TURNS", figure: typed.turns, typed: text };
-    default:
-      return null;
-  }
-}
-
 const SPRINGS = ["WHOLE", "BROKEN", "LOOSE"] as const;
 const ROCKERS = ["WHOLE", "WORN", "LOOSE"] as const;
 
-/** One valve: what it should be, what it was, the figure being entered, what to do about it. */
+/**
+ * One valve: what it should be, what it was, the figure being entered, what to do about it. The box
+ * stays the same one from valve to valve, so that no key is ever typed into nothing.
+ */
 export function ValvePanel(props: ValvePanelProps) {
-  const { round, work, there, narrow, onThere, onPassed, onNext, onMove } = props;
-  /** A reading being taken back is gone as soon as the key is pressed: the next figure is its successor. */
-  const valve = without(props.valve, work.withdraw.isPending ? work.withdraw.variables : undefined);
-  const takingBack = useRef<Promise<unknown>>(undefined);
+  const { round, valve, inHand, parcels, there, act, onPassed, onMove } = props;
   const { unit } = useSettings();
+  const narrow = useNarrow();
   const box = useRef<HTMLInputElement>(null);
-  const [text, setText] = useState("");
-  const [trouble, setTrouble] = useState<string>();
-  const [correcting, setCorrecting] = useState<Phase>();
-  const [sureOut, setSureOut] = useState(false);
   const [noting, setNoting] = useState(false);
-  const [busy, setBusy] = useState(false);
-  const [part, setPart] = useState<number | undefined>();
-  /** What was typed for a step that another device finished meanwhile. */
-  const [overtaken, setOvertaken] = useState<{ what: Said; phase: Phase }>();
-  const [typedFor, setTypedFor] = useState<Phase>();
-  const natural = stepOf(valve, (phase) => work.pending(valve.position, phase));
-  const step: Step = correcting === "FOUND" ? "FOUND" : correcting === "LEFT" ? "AGAIN" : natural;
-  const phase: Phase = step === "FOUND" || step === "SURE" ? "FOUND" : "LEFT";
+  const { text, trouble, sureOut, passed } = inHand;
+  const step = askedNow(inHand, valve);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: the box takes the keys again after each step
   useEffect(() => {
-    if (!noting && !overtaken) box.current?.focus();
-  }, [step, there, noting, overtaken]);
+    if (!noting) box.current?.focus();
+  }, [step, there, noting, valve.position]);
 
-  /** The box is empty as soon as a figure is sent; a refusal puts it back. */
-  const keep = async (what: Said, at: Phase) => {
-    const sent = text;
-    setTrouble(undefined);
-    setText("");
-    setBusy(true);
-    try {
-      await takingBack.current;
-      const now = await work.read(valve, at, {
-        partSizeIn: at === "LEFT" ? (part ?? valve.partNowIn) : part,
-        ...what,
-      });
-      after(now, at);
-    } catch (e) {
-      if (!(e instanceof ApiProblem)) throw e;
-      if (e.offline) {
-        if (at === "LEFT") onNext(round);
-      } else if (e.conflict) {
-        setOvertaken({ what, phase: at });
-      } else {
-        setTrouble(wordsOf(e));
-        setText(sent);
-      }
-    } finally {
-      setBusy(false);
-    }
-  };
-  const after = (now: Round, at: Phase) => {
-    setCorrecting(undefined);
-    setSureOut(false);
-    const fresh = now.valves.find((v) => v.position === valve.position);
-    if (!fresh) return;
-    if (at === "LEFT" && stepOf(fresh, () => false) === "DONE") onNext(now);
-    if (at === "FOUND" && measuresFirst(now) && fresh.foundVerdict !== "IN" && !fresh.ask && !fresh.left)
-      onNext(now);
-  };
-  /** A figure belongs to the step it was begun at, whatever another device does meanwhile. */
-  const type = (next: string) => {
-    if (text === "") setTypedFor(phase);
-    setText(next);
-  };
-  const emptyEnter = () => {
-    if (!there) onThere();
-    else if (step === "FOUND") setTrouble("enter what you found");
-    else if (step === "SURE" && valve.found)
-      void keep({ ...again(valve.found), note: "read again: it is so" }, "FOUND");
-    else if (step === "LEFT" && valve.foundVerdict && valve.foundVerdict !== "IN" && !sureOut)
-      setSureOut(true);
-    else if (step === "LEFT") void keep({ form: "SAME" }, "LEFT");
-    else onNext(round);
-  };
-  const enter = () => {
-    const t = text.trim();
-    if (busy) return;
-    if (t === "") return emptyEnter();
-    const typed = round.hydraulic ? readTurns(t) : readGap(t, unit);
-    const what = said(typed, t);
-    if (what && typedFor && typedFor !== phase && !correcting) {
-      setOvertaken({ what, phase: typedFor });
-      setText("");
-    } else if (what) void keep(what, phase);
-    else if (typed.kind === "unclear") setTrouble(typed.why);
-  };
+  const look = (change: Extract<Act, { do: "look" }>["change"]) => act({ do: "look", change });
   const letters: Record<string, () => void> = {
-    s: () => void work.look(valve, { spring: turn(SPRINGS, valve.spring) }),
-    r: () => void work.look(valve, { rocker: turn(ROCKERS, valve.rocker) }),
-    k: () => void work.look(valve, { skipped: true }).then(onNext),
+    s: () => look({ spring: turn(SPRINGS, valve.spring) }),
+    r: () => look({ rocker: turn(ROCKERS, valve.rocker) }),
+    k: () => act({ do: "skip" }),
     n: () => setNoting(true),
     p: onPassed,
-    u: () => takeBack(),
-  };
-  const refused = (e: unknown) => setTrouble(e instanceof ApiProblem ? e.message : String(e));
-  const takeBack = () => {
-    const last = valve.left ?? valve.found;
-    if (last) takingBack.current = work.withdraw.mutateAsync(last.id).catch(refused);
+    u: () => act({ do: "takeBack" }),
   };
   const key = (e: KeyboardEvent) => {
-    const command = text === "" ? letters[e.key.toLowerCase()] : undefined;
-    if (e.key === "Enter") enter();
-    else if (command && !e.ctrlKey && !e.metaKey && !e.altKey) command();
-    else if (text === "" && e.key === "ArrowRight") onMove(1);
-    else if (text === "" && e.key === "ArrowLeft") onMove(-1);
+    if (e.ctrlKey || e.metaKey || e.altKey) return;
+    const empty = inHand.text === "";
+    const command = empty ? letters[e.key.toLowerCase()] : undefined;
+    if (e.key === "Enter") act({ do: "enter" });
+    else if (e.key.toLowerCase() === "a" && round.leavesWhatIsIn) act({ do: "setAnyway" });
+    else if (command) command();
+    else if (empty && e.key === "ArrowRight") onMove(1);
+    else if (empty && e.key === "ArrowLeft") onMove(-1);
     else return;
     e.preventDefault();
   };
-  const wasText = valve.left?.typed ?? valve.found?.typed;
+  const type = (next: string) => act({ do: "type", text: next });
 
   return (
     <section
       className="scribed flex flex-1 flex-col gap-3 rounded p-4"
       aria-label={`Valve ${valve.position}`}
-      aria-busy={busy || work.withdraw.isPending}
     >
       <div className="grid gap-4 min-[760px]:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <div className="flex flex-col gap-2">
@@ -189,7 +100,7 @@ export function ValvePanel(props: ValvePanelProps) {
             inputMode={narrow ? "none" : "decimal"}
             aria-invalid={Boolean(trouble)}
             aria-describedby="figure-note"
-            placeholder={step === "DONE" ? wasText : ""}
+            placeholder={step === "DONE" ? (valve.left?.typed ?? valve.found?.typed) : ""}
             onChange={(e) => type(e.target.value)}
             onKeyDown={key}
             className="num h-24 w-full rounded border-2 border-accent bg-raised px-4 text-[5.2rem] leading-none min-[1000px]:h-32 min-[1000px]:text-[6.5rem] placeholder:text-muted aria-invalid:border-tight"
@@ -199,94 +110,99 @@ export function ValvePanel(props: ValvePanelProps) {
             className={`min-h-6 ${trouble ? "font-semibold text-tight" : "text-muted"}`}
             role={trouble ? "alert" : undefined}
           >
-            {trouble
-              ? `✕ ${trouble}`
-              : sureOut
-                ? ""
-                : there
-                  ? EMPTY_ENTER[step]
-                  : "⏎ alone: the crank is at its stop"}
+            {trouble ? `✕ ${trouble}` : sureOut ? "" : hint(round, step, there)}
           </p>
           {narrow && (
             <Keypad
               onKey={(k) => type(k === "⌫" ? text.slice(0, -1) : text + k)}
-              onEnter={enter}
+              onEnter={() => act({ do: "enter" })}
               of={round.hydraulic ? "turns" : "gap"}
             />
           )}
         </div>
         <div className="flex min-w-0 flex-col gap-3">
-          {overtaken && (
-            <Overtaken
-              valve={valve}
-              typed={overtaken.what.typed ?? "as found"}
-              phase={overtaken.phase}
-              onTheirs={() => setOvertaken(undefined)}
-              onMine={() => {
-                setOvertaken(undefined);
-                void keep(
-                  { ...overtaken.what, why: "read anew, instead of the other hand's" },
-                  overtaken.phase,
-                );
-              }}
-            />
-          )}
-          {step === "SURE" && valve.ask && <Notice tone="ask">{valve.ask}</Notice>}
-          {step === "AGAIN" && valve.ask && <Notice tone="ask">{valve.ask}</Notice>}
+          {passed && <Passed valves={round.valves} passed={passed} act={act} />}
+          <HeldReading valve={valve} parcels={parcels} hand={inHand} act={act} />
+          {(step === "SURE" || step === "AGAIN") && valve.ask && <Notice tone="ask">{valve.ask}</Notice>}
           {sureOut && (
             <Notice tone="ask">
               It is outside its tolerance. ⏎ once more leaves it so; or set it and enter what it reads.
             </Notice>
           )}
           <Advice round={round} valve={valve} step={step} />
-          <PartFitted round={round} valve={valve} value={part} onChange={setPart} />
+          <PartFitted
+            round={round}
+            valve={valve}
+            value={inHand.partIn}
+            onChange={(inch) => act({ do: "part", inch })}
+          />
         </div>
       </div>
       <span className="flex-1" />
-      <LookRow valve={valve} work={work} noting={noting} onNoting={setNoting} wanted={round.lookAtSprings} />
+      <LookRow
+        key={valve.position}
+        valve={valve}
+        onLook={look}
+        noting={noting}
+        onNoting={setNoting}
+        wanted={round.lookAtSprings}
+      />
       <div className="flex flex-wrap gap-2">
         {step === "LEFT" && (
           <Button
             look={there && (valve.foundVerdict ?? "IN") === "IN" ? "now" : "plain"}
-            onClick={emptyEnter}
+            onClick={() => act({ do: "enter" })}
           >
             As found is fine ⏎
           </Button>
         )}
         {step === "DONE" && (
-          <Button look="now" onClick={() => onNext(round)}>
+          <Button look="now" onClick={() => act({ do: "next" })}>
             Next valve ⏎
           </Button>
         )}
-        {valve.found && <Button onClick={() => setCorrecting("FOUND")}>Correct as found</Button>}
-        {valve.left && <Button onClick={() => setCorrecting("LEFT")}>Correct as left</Button>}
-        {valve.found && <Button onClick={takeBack}>Take back (U)</Button>}
-        {!valve.left && <Button onClick={letters.k}>Skip, come back (K)</Button>}
+        {valve.found && (
+          <Button onClick={() => act({ do: "correct", phase: "FOUND" })}>Correct as found</Button>
+        )}
+        {valve.left && <Button onClick={() => act({ do: "correct", phase: "LEFT" })}>Correct as left</Button>}
+        {(valve.found || passed) && <Button onClick={() => act({ do: "takeBack" })}>Take back (U)</Button>}
+        {!valve.left && <Button onClick={() => act({ do: "skip" })}>Skip, come back (K)</Button>}
       </div>
     </section>
   );
 }
 
-const without = (valve: ValveView, readingId: string | undefined): ValveView =>
-  readingId === undefined
-    ? valve
-    : {
-        ...valve,
-        found: valve.found?.id === readingId ? undefined : valve.found,
-        left: valve.left?.id === readingId ? undefined : valve.left,
-      };
+/** The valve that the house rule has just passed, with the way back to it. */
+function Passed({
+  valves,
+  passed,
+  act,
+}: {
+  valves: ValveView[];
+  passed: NonNullable<Hand["passed"]>;
+  act: (act: Act) => void;
+}) {
+  const still = valves.find((v) => v.position === passed.valve)?.left;
+  if (!still) return null;
+  return (
+    <Notice tone="know">
+      <p className="flex flex-wrap items-center gap-x-3 gap-y-1">
+        <strong className="num text-2xl">{passed.valve}</strong>
+        <span className="num text-2xl">{passed.found}</span>
+        <span className="text-ok">✓ in, left as found</span>
+        <Button onClick={() => act({ do: "setAnyway" })}>Set it anyway (A)</Button>
+      </p>
+    </Notice>
+  );
+}
+
+function hint(round: Round, step: Step, there: boolean): string {
+  if (!there) return "⏎ alone: the crank is at its stop";
+  return step === "FOUND" && round.leavesWhatIsIn
+    ? "⏎ passes a valve that is in · A sets it anyway"
+    : EMPTY_ENTER[step];
+}
 
 function turn<T extends string>(order: readonly T[], now: string | undefined): T {
   return order[(order.indexOf(now as T) + 1) % order.length];
-}
-
-function again(r: NonNullable<ValveView["found"]>): Said {
-  return {
-    form: r.form,
-    figure: r.figure,
-    secondFigure: r.secondFigure,
-    feel: r.feel,
-    typed: r.typed,
-    partSizeIn: r.partSizeIn,
-  };
 }

@@ -1,4 +1,4 @@
-import type { Phase, Round, ValveView } from "./useRound";
+import type { Round, ValveView } from "./useRound";
 
 /** What is asked of a person at one valve now. */
 export type Step =
@@ -12,11 +12,10 @@ export type Step =
   | "AGAIN"
   | "DONE";
 
-export function stepOf(valve: ValveView, pending: (phase: Phase) => boolean): Step {
-  const found = valve.found || pending("FOUND");
-  if (!found) return "FOUND";
-  if (valve.left || pending("LEFT")) {
-    return valve.left && (valve.ask || (valve.leftVerdict && valve.leftVerdict !== "IN")) ? "AGAIN" : "DONE";
+export function stepOf(valve: ValveView): Step {
+  if (!valve.found) return "FOUND";
+  if (valve.left) {
+    return valve.ask || (valve.leftVerdict && valve.leftVerdict !== "IN") ? "AGAIN" : "DONE";
   }
   return valve.ask ? "SURE" : "LEFT";
 }
@@ -28,15 +27,8 @@ export const measuresFirst = (round: Round) =>
   round.adjuster === "PEDESTAL_SHIM";
 
 /** The next valve in working order: to do first, then those put off; undefined when all are done. */
-export function nextValve(
-  round: Round,
-  after: number,
-  pendingLeft: (v: ValveView) => boolean,
-): number | undefined {
-  const open = (i: number) => {
-    const v = round.valves[i];
-    return v.status !== "DONE" && !pendingLeft(v);
-  };
+export function nextValve(round: Round, after: number): number | undefined {
+  const open = (i: number) => round.valves[i].status !== "DONE";
   const order = round.valves.map((_, i) => (after + 1 + i) % round.valves.length).filter(open);
   const unread = measuresFirst(round) ? order.filter((i) => round.valves[i].status === "OPEN") : [];
   const todo = order.filter((i) => round.valves[i].status !== "SKIPPED");

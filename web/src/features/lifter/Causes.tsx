@@ -9,11 +9,10 @@ type Story = Schemas["ValveStory"];
 interface CausesProps {
   story: Story;
   onSeen: (seen: Seen) => void;
-  busy: boolean;
 }
 
 /** Likely causes with what speaks for and against each, and what to look at next, cheapest first. */
-export function Causes({ story, onSeen, busy }: CausesProps) {
+export function Causes({ story, onSeen }: CausesProps) {
   if (story.causes.length === 0) {
     return <p className="text-muted">Nothing it shows asks for a cause.</p>;
   }
@@ -39,7 +38,6 @@ export function Causes({ story, onSeen, busy }: CausesProps) {
             key={l.look.look}
             next={l}
             first={i === 0}
-            busy={busy}
             onGrade={(grade) => onSeen(placed(l.look, story, grade))}
           />
         ))}
@@ -95,12 +93,11 @@ function Suspect({ cause }: { cause: Story["causes"][number] }) {
 interface NextLookProps {
   next: Story["looks"][number];
   first: boolean;
-  busy: boolean;
   onGrade: (word: string) => void;
 }
 
 /** One look: how to make it, what each finding would say, and one key for each finding. */
-function NextLook({ next, first, busy, onGrade }: NextLookProps) {
+function NextLook({ next, first, onGrade }: NextLookProps) {
   const { look } = next;
   return (
     <div className={`rounded border p-3 ${first ? "border-2 border-accent" : "border-hair"}`}>
@@ -117,7 +114,7 @@ function NextLook({ next, first, busy, onGrade }: NextLookProps) {
       </ul>
       <div className="flex flex-wrap gap-2">
         {look.grades.map((g) => (
-          <Button key={g.word} disabled={busy} onClick={() => onGrade(g.word)} title={g.means}>
+          <Button key={g.word} onClick={() => onGrade(g.word)} title={g.means}>
             <span aria-hidden>{LEVELS[g.level].shape}</span> {g.word}
           </Button>
         ))}

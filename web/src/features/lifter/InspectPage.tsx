@@ -12,6 +12,8 @@ import { Button, buttonClass } from "../../ui/Button";
 import { InspectPanel } from "./InspectPanel";
 import { answer, nextPlace, PASSES, type Pass, placeOf, type Question, questions } from "./inspectFlow";
 import { LEVELS } from "./levels";
+import { seenWithWaiting } from "./seenOverlay";
+import { useSeen } from "./useSeen";
 
 /** Inspection at the car: one look, one place, one key. */
 export function InspectPage() {
@@ -95,7 +97,9 @@ function Inspection({ engine, known, looks, pass, onDone }: InspectionProps) {
     ),
   );
   const [since] = useState(() => new Date().toISOString());
-  const seen = [...known.valves.flatMap((v) => v.seen), ...known.cylinders, ...known.engine];
+  const { parcels } = useSeen(engine.id, known.engineHours);
+  const answeredSeen = [...known.valves.flatMap((v) => v.seen), ...known.cylinders, ...known.engine];
+  const seen = seenWithWaiting(answeredSeen, parcels, looks);
   const answered = (q: Question) => answer(q, seen, since);
   const done = all.filter(answered).length;
   const question = all[at];

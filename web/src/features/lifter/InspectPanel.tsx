@@ -1,5 +1,7 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
-import { type Schemas, wordsOf } from "../../api/client";
+import type { Schemas } from "../../api/client";
+import { HeldParcels } from "../../outbox/HeldParcels";
+import { KeptHere } from "../../outbox/KeptHere";
 import { UnknownInitials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
@@ -30,13 +32,14 @@ export function InspectPanel(props: InspectPanelProps) {
   const { engineId, engineHours, question, before, openHere, last, onNext, onPlace, onBack } = props;
   const { unit } = useSettings();
   const narrow = useNarrow();
-  const { see, unsee, unsent } = useSeen(engineId, engineHours);
+  const { see, unsee, parcels, trouble: notKept } = useSeen(engineId, engineHours);
   const panel = useRef<HTMLElement>(null);
   const box = useRef<HTMLInputElement>(null);
   const [text, setText] = useState("");
   const [note, setNote] = useState("");
   const [photo, setPhoto] = useState<File>();
-  const [trouble, setTrouble] = useState<string>();
+  const [unclear, setUnclear] = useState<string>();
+  const trouble = unclear ?? notKept;
   const { look } = question;
   const figure = look.unit !== "";
   const several = openHere.length > 1;
@@ -47,49 +50,31 @@ export function InspectPanel(props: InspectPanelProps) {
     (figure ? box.current : panel.current)?.focus();
   }, [figure]);
 
-  const keep = async (what: Partial<Seen>) => {
-    setTrouble(undefined);
-    try {
-      await see.mutateAsync({
-        seen: {
-          look: look.look,
-          valve: question.valve,
-          cylinder: question.cylinder,
-          note: note.trim() || undefined,
-          ...what,
-        },
-        photo,
-      });
-      onNext();
-    } catch (e) {
-      setTrouble(wordsOf(e));
-    }
+  const here = (what: Partial<Seen>): Seen => ({
+    look: look.look,
+    valve: question.valve,
+    cylinder: question.cylinder,
+    note: note.trim() || undefined,
+    ...what,
+  });
+  const keep = (what: Partial<Seen>) => {
+    if (see([here(what)], photo)) onNext();
   };
   /** The whole place is good: every look still open there, by one key. */
-  const allGood = async () => {
-    setTrouble(undefined);
-    try {
-      for (const q of openHere) {
-        await see.mutateAsync({
-          seen: {
-            look: q.look.look,
-            valve: q.valve,
-            cylinder: q.cylinder,
-            grade: q.look.grades[0].word,
-          },
-        });
-      }
-      onPlace(1);
-    } catch (e) {
-      setTrouble(wordsOf(e));
-    }
+  const allGood = () => {
+    const good = openHere.map((q) => ({
+      look: q.look.look,
+      valve: q.valve,
+      cylinder: q.cylinder,
+      grade: q.look.grades[0].word,
+    }));
+    if (see(good)) onPlace(1);
   };
   const enter = () => {
-    if (see.isPending) return;
-    if (text.trim() === "") return setTrouble(`a figure in ${unitOf(question, unit)}, or one of the words`);
+    if (text.trim() === "") return setUnclear(`a figure in ${unitOf(question, unit)}, or one of the words`);
     const read = readFigure(look, text, unit === "mm");
-    if ("unclear" in read) setTrouble(read.unclear);
-    else void keep(read.seen);
+    if ("unclear" in read) setUnclear(read.unclear);
+    else keep(read.seen);
   };
   const key = (e: KeyboardEvent) => {
     // Dialogs opened from here bubble through the tree of components, not of the page.
@@ -98,15 +83,15 @@ export function InspectPanel(props: InspectPanelProps) {
     const word = figure ? undefined : graded(look, e.key);
     if (e.ctrlKey || e.metaKey || e.altKey) return;
     if (figure && e.key === "Enter") enter();
-    else if (word && !see.isPending) void keep({ grade: word });
+    else if (word) keep({ grade: word });
     else if (lobe && text === "" && e.key.toLowerCase() === "t" && dial?.steady)
-      void keep({ liftIn: dial.liftIn });
-    else if (text === "" && e.key.toLowerCase() === "g" && several && !see.isPending) void allGood();
+      keep({ liftIn: dial.liftIn });
+    else if (text === "" && e.key.toLowerCase() === "g" && several) allGood();
     else if (text === "" && e.key === "ArrowRight") onPlace(1);
     else if (text === "" && e.key === "ArrowLeft") onPlace(-1);
     else if (text === "" && e.key === "ArrowUp") onBack();
     else if (text === "" && (e.key === "ArrowDown" || e.key.toLowerCase() === "k")) onNext();
-    else if (text === "" && e.key.toLowerCase() === "u" && before) unsee.mutate(before.id);
+    else if (text === "" && e.key.toLowerCase() === "u" && before) unsee(before.id);
     else return;
     e.preventDefault();
   };
@@ -118,7 +103,6 @@ export function InspectPanel(props: InspectPanelProps) {
       tabIndex={0}
       onKeyDown={key}
       aria-label={`${placeOf(question)}: ${look.title}`}
-      aria-busy={see.isPending}
       data-question={`${placeOf(question)} ${look.look}`}
       className="scribed flex flex-col gap-4 rounded p-4 outline-none"
     >
@@ -160,9 +144,7 @@ export function InspectPanel(props: InspectPanelProps) {
               of={look.look === "GUIDE_GAP" ? "gap" : "load"}
             />
           )}
-          {lobe && (
-            <DialPart valve={question.valve ?? ""} now={dial} onTake={(liftIn) => void keep({ liftIn })} />
-          )}
+          {lobe && <DialPart valve={question.valve ?? ""} now={dial} onTake={(liftIn) => keep({ liftIn })} />}
         </div>
       )}
       <div className="grid gap-3 min-[700px]:grid-cols-2">
@@ -170,8 +152,7 @@ export function InspectPanel(props: InspectPanelProps) {
           <button
             key={g.word}
             type="button"
-            disabled={see.isPending}
-            onClick={() => void keep({ grade: g.word })}
+            onClick={() => keep({ grade: g.word })}
             className={`flex min-h-20 items-center max-[899px]:min-h-28 gap-4 rounded border bg-raised px-4 py-2 text-left hover:border-line ${i === 0 && !figure ? "border-2 border-accent" : "border-hair"}`}
           >
             {!figure && <span className="num w-6 text-2xl text-muted">{i + 1}</span>}
@@ -189,12 +170,8 @@ export function InspectPanel(props: InspectPanelProps) {
         ))}
       </div>
       {trouble && <Notice tone="stop">{trouble}</Notice>}
-      {unsent > 0 && (
-        <Notice tone="care">
-          {unsent} {unsent === 1 ? "finding is" : "findings are"} kept on this device: Shim does not answer.
-          Go on, they are sent as soon as it does.
-        </Notice>
-      )}
+      <HeldParcels parcels={parcels} />
+      <KeptHere parcels={parcels.filter((p) => !p.held)} of="finding" />
       <span className="flex-1" />
       <div className="flex flex-wrap items-center gap-2" data-own-keys>
         <input
@@ -206,12 +183,8 @@ export function InspectPanel(props: InspectPanelProps) {
           className="min-h-11 min-w-52 flex-1 rounded border border-hair bg-raised px-3"
         />
         <PhotoButton photo={photo} onPhoto={setPhoto} />
-        {before && <Button onClick={() => unsee.mutate(before.id)}>Take back (U)</Button>}
-        {several && (
-          <Button onClick={() => void allGood()} disabled={see.isPending}>
-            All good at {placeOf(question)} (G)
-          </Button>
-        )}
+        {before && <Button onClick={() => unsee(before.id)}>Take back (U)</Button>}
+        {several && <Button onClick={() => allGood()}>All good at {placeOf(question)} (G)</Button>}
         <Button onClick={onNext}>{last ? "End" : "Skip (K)"}</Button>
       </div>
       <p className="text-sm text-muted">

@@ -1,6 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { answered, api, type Schemas, wordsOf } from "../../api/client";
+import { newId } from "../../api/ids";
 import { UnknownInitials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
@@ -85,7 +86,7 @@ function TakeOut({ engineId, lifter, known }: TakeOutProps) {
     mutationFn: () =>
       answered(
         api.PUT("/api/lifter-rebuilds/{id}", {
-          params: { path: { id: crypto.randomUUID() } },
+          params: { path: { id: newId() } },
           body: { lifterId: lifter.id, ownHours: lifter.hours, what: why, hand },
         }),
       ),
@@ -128,7 +129,7 @@ const KINDS: readonly (readonly [Schemas["LifterEntry"]["kind"], string])[] = [
 function PutIn({ engineId, story, known }: LifterPartProps) {
   const { hand } = useSettings();
   const { fresh } = useSeen(engineId, known.engineHours);
-  const [ids] = useState(() => ({ lifter: crypto.randomUUID(), fitting: crypto.randomUUID() }));
+  const [ids] = useState(() => ({ lifter: newId(), fitting: newId() }));
   const [from, setFrom] = useState("");
   const [mark, setMark] = useState("");
   const [before, setBefore] = useState("0");

@@ -204,7 +204,7 @@ function Overview({ engine, known, drift, onValve }: ViewProps & { onValve: (v: 
       {rest.length > 0 && (
         <section className="scribed rounded p-4" aria-label="Cylinders and oil">
           <h2 className="text-lg">Cylinders and oil</h2>
-          <SeenList seen={rest} onTakeBack={(id) => unsee.mutate(id)} />
+          <SeenList seen={rest} onTakeBack={unsee} />
         </section>
       )}
       <RulesPart engineId={engine.id} rules={known.rules} />

@@ -1,6 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { answered, api, type Schemas, wordsOf } from "../../api/client";
+import { newId } from "../../api/ids";
 import { UnknownInitials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
@@ -18,7 +19,7 @@ interface NewLiftersPartProps {
 export function NewLiftersPart({ engine, known }: NewLiftersPartProps) {
   const { hand } = useSettings();
   const { fresh } = useSeen(engine.id, known.engineHours);
-  const [setId] = useState(() => crypto.randomUUID());
+  const [setId] = useState(() => newId());
   const [set, setSet] = useState("");
   const [before, setBefore] = useState("0");
   const [tied, setTied] = useState(false);

@@ -1,7 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
-import { type Schemas, type Valve, wordsOf } from "../../api/client";
+import type { Schemas, Valve } from "../../api/client";
 import { valveStory } from "../../api/queries";
+import { HeldParcels } from "../../outbox/HeldParcels";
+import { KeptHere } from "../../outbox/KeptHere";
 import { MARKS, MarkIcon } from "../../plan/verdict";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
@@ -26,7 +28,7 @@ interface ValveStoryProps {
 /** One valve from its signal to its cause: what it shows, since when, what to look at first. */
 export function ValveStory({ engineId, valve, drift, known }: ValveStoryProps) {
   const query = useQuery(valveStory(engineId, valve));
-  const { see, unsee } = useSeen(engineId, known.engineHours);
+  const { see, unsee, parcels, trouble } = useSeen(engineId, known.engineHours);
   const story = query.data;
   if (!story && query.error) return <Problem error={query.error} />;
   if (!story) return <p className="p-4 text-muted">One moment …</p>;
@@ -48,7 +50,9 @@ export function ValveStory({ engineId, valve, drift, known }: ValveStoryProps) {
           </a>
         </p>
       )}
-      {see.error && <Notice tone="stop">{wordsOf(see.error)}</Notice>}
+      {trouble && <Notice tone="stop">{trouble}</Notice>}
+      <HeldParcels parcels={parcels} />
+      <KeptHere parcels={parcels.filter((p) => !p.held)} of="finding" />
       {d.points.length > 0 && (
         <div>
           <NotAllAlike valve={d} drift={drift} />
@@ -57,14 +61,11 @@ export function ValveStory({ engineId, valve, drift, known }: ValveStoryProps) {
         </div>
       )}
       <div id="causes" />
-      <Causes story={story} busy={see.isPending} onSeen={(seen) => see.mutate({ seen })} />
+      <Causes story={story} onSeen={(seen) => see([seen])} />
       {story.all.length + story.cylinder.length + story.engine.length > 0 && (
         <div>
           <h3 className="text-base">Seen</h3>
-          <SeenList
-            seen={[...story.all, ...story.cylinder, ...story.engine]}
-            onTakeBack={(id) => unsee.mutate(id)}
-          />
+          <SeenList seen={[...story.all, ...story.cylinder, ...story.engine]} onTakeBack={unsee} />
         </div>
       )}
       <p>

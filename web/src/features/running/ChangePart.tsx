@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { answered, api, type Schemas, type Valve } from "../../api/client";
+import { newId } from "../../api/ids";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { hoursNow } from "../../rail/HoursRail";
 import { Initials } from "../../shell/Initials";
@@ -73,7 +74,7 @@ interface ChangeFormProps {
 function ChangeForm({ engine, hours, onClose }: ChangeFormProps) {
   const queries = useQueryClient();
   const settings = useSettings();
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useState(() => newId());
   const [part, setPart] = useState<Part>("PUSHROD");
   const [valves, setValves] = useState<Valve[]>([]);
   const [hand, setHand] = useState(settings.hand);

@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, answered, api, type Schemas } from "../../api/client";
+import { newId } from "../../api/ids";
 import { events as eventsQuery } from "../../api/queries";
 import { Button } from "../../ui/Button";
 import { Field } from "../../ui/Field";
@@ -60,7 +61,7 @@ interface EventFormProps {
 
 function EventForm({ engineId, event, onClose }: EventFormProps) {
   const queries = useQueryClient();
-  const [id] = useState(() => event?.id ?? crypto.randomUUID());
+  const [id] = useState(() => event?.id ?? newId());
   const [name, setName] = useState(event?.name ?? "");
   const [date, setDate] = useState(event?.date ?? "");
   const [planned, setPlanned] = useState(event ? String(event.plannedHours) : "");

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, answered, api, type Schemas } from "../../api/client";
+import { newId } from "../../api/ids";
 import { runs as runsQuery } from "../../api/queries";
 import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
@@ -67,7 +68,7 @@ interface Line {
   logger?: boolean;
 }
 
-const blank = (): Line => ({ id: crypto.randomUUID(), minutes: "", topRpm: "", overRevs: "" });
+const blank = (): Line => ({ id: newId(), minutes: "", topRpm: "", overRevs: "" });
 
 function Day({ engineId, events, onClose }: RunsPartProps & { onClose: () => void }) {
   const queries = useQueryClient();

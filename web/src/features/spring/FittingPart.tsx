@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, answered, api, type Schemas, wordsOf } from "../../api/client";
+import { newId } from "../../api/ids";
 import { springStock } from "../../api/queries";
 import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
@@ -37,7 +38,7 @@ export function FittingPart({ engineId, known }: FittingPartProps) {
       const at = readNumber(hours) ?? Number.NaN;
       await answered(
         api.PUT("/api/fittings/{id}/exchange", {
-          params: { path: { id: crypto.randomUUID() } },
+          params: { path: { id: newId() } },
           body: {
             out: here.fittingId,
             removal: { toHours: at, scrapped: scrap, hand, why: why || undefined },
@@ -126,7 +127,7 @@ function NewSpare({ typeId }: { typeId: string }) {
     mutationFn: () =>
       answered(
         api.PUT("/api/springs/{id}", {
-          params: { path: { id: crypto.randomUUID() }, query: { who: hand || undefined } },
+          params: { path: { id: newId() }, query: { who: hand || undefined } },
           body: { typeId, mark, hoursBefore: 0, scrapped: false },
         }),
       ),

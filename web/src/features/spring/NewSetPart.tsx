@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiProblem, answered, api, type Schemas } from "../../api/client";
+import { newId } from "../../api/ids";
 import { springTypes } from "../../api/queries";
 import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
@@ -21,8 +22,8 @@ export function NewSetPart({ engineId, known }: NewSetPartProps) {
   const queries = useQueryClient();
   const types = useQuery(springTypes()).data ?? [];
   const [typeId, setTypeId] = useState("new");
-  const [freshId] = useState(() => crypto.randomUUID());
-  const [setId] = useState(() => crypto.randomUUID());
+  const [freshId] = useState(() => newId());
+  const [setId] = useState(() => newId());
   const own = useSpringSheet();
   const [installed, setInstalled] = useState("");
   const [setName, setSetName] = useState("A");

@@ -11,6 +11,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Base64;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -38,6 +39,11 @@ final class Browser implements AutoCloseable {
   private final ChromeDriver driver;
 
   Browser(int width, int height) {
+    this(width, height, List.of());
+  }
+
+  /** With more to tell the browser at its start, such as which names it knows. */
+  Browser(int width, int height, List<String> more) {
     ChromeOptions options = new ChromeOptions();
     options.setBinary("/usr/bin/chromium");
     options.addArguments(
@@ -52,6 +58,7 @@ final class Browser implements AutoCloseable {
         "--hide-scrollbars",
         "--lang=en",
         "--user-data-dir=" + freshProfile());
+    options.addArguments(more);
     ChromeDriverService service =
         new ChromeDriverService.Builder()
             .usingDriverExecutable(new File("/usr/bin/chromedriver"))
@@ -105,13 +112,39 @@ final class Browser implements AutoCloseable {
 
   /** Waits until something holds; a page that redraws meanwhile is asked again. */
   void await(Condition condition) {
+    await(condition, PATIENCE);
+  }
+
+  /** The same where the line, or the machine, is slow on purpose. */
+  void await(Condition condition, Duration patience) {
     try {
-      new WebDriverWait(driver, PATIENCE, Duration.ofMillis(80))
+      new WebDriverWait(driver, patience, Duration.ofMillis(80))
           .ignoring(StaleElementReferenceException.class)
           .until(d -> condition.holds());
     } catch (TimeoutException e) {
       throw new AssertionError("waited in vain; the page at " + address() + " says:\n" + text(), e);
     }
+  }
+
+  /** Makes the page's processor so many times slower. */
+  void slowDown(int times) {
+    driver.executeCdpCommand("Emulation.setCPUThrottlingRate", Map.of("rate", times));
+  }
+
+  /** Opens the same page anew. */
+  Browser again() {
+    driver.navigate().refresh();
+    return this;
+  }
+
+  /** The application itself lies on this device. */
+  boolean opensWithoutNetwork() {
+    return Boolean.TRUE.equals(
+        ((JavascriptExecutor) driver)
+            .executeAsyncScript(
+                "const done = arguments[arguments.length - 1];"
+                    + "navigator.serviceWorker.ready.then(async r => done("
+                    + "!!r.active && (await caches.keys()).length > 0));"));
   }
 
   String text() {

@@ -11,6 +11,7 @@ import shim.core.engine.Position;
 import shim.core.fatigue.Reason;
 import shim.core.fatigue.Verdict;
 import shim.core.spring.Fit;
+import shim.core.spring.LoadQuestion;
 
 /** Shapes in which springs leave Shim: lengths in inch, loads in lbf, losses as shares. */
 final class SpringViews {
@@ -228,6 +229,7 @@ final class SpringViews {
    * @param more readings still wanted
    * @param plainFromLbf a first reading from here to {@code plainToLbf} is taken without a
    *     question; for screens whose answer is still on its way
+   * @param slips where a figure is taken for another unit or point
    */
   public record TestValve(
       Position position,
@@ -246,7 +248,8 @@ final class SpringViews {
       @Nullable Double meant,
       int more,
       double plainFromLbf,
-      double plainToLbf) {}
+      double plainToLbf,
+      List<LoadQuestion.Between> slips) {}
 
   /**
    * A test as it stands.

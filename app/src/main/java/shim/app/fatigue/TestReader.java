@@ -295,7 +295,8 @@ class TestReader {
           question.flatMap(LoadQuestion::meant).orElse(null),
           ask != null && !again ? Math.max(1, wanted) : wanted,
           Math.max(LoadQuestion.plainFromLbf(expectedLbf), expectedLbf * Math.exp(-plain())),
-          Math.min(LoadQuestion.plainToLbf(expectedLbf), expectedLbf * Math.exp(plain())));
+          Math.min(LoadQuestion.plainToLbf(expectedLbf), expectedLbf * Math.exp(plain())),
+          LoadQuestion.slips(expectedLbf));
     }
 
     private double plain() {

@@ -15,6 +15,7 @@ class PagesController {
     "/springs/**",
     "/jobs/**",
     "/practice",
+    "/waiting",
     "/keys"
   })
   String page() {

@@ -15,7 +15,7 @@ import shim.app.http.Refusal;
 import shim.core.engine.Adjuster;
 import shim.core.engine.Engine;
 import shim.core.engine.EngineSheet;
-import shim.core.engine.EngineSheet.WhatIsIn;
+import shim.core.engine.EngineSheet.InTolerance;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.engine.SheetCheck;
@@ -126,7 +126,7 @@ class RoundReader {
         done,
         RoundStory.of(lines(valves)),
         engine.drive().adjuster() == Adjuster.BUCKET_SHIM ? swaps(valves) : null,
-        engine.rules().whatIsIn() == WhatIsIn.LEAVE,
+        engine.rules().inTolerance() == InTolerance.LEAVE,
         round.changes);
   }
 

@@ -74,7 +74,7 @@ public record Engine(
    * @param feelerStepIn step between feeler leaves, inch
    * @param rampMarginDeg margin a side set by the team; empty takes the usual one for the card
    * @param balancerMarksDeg marks to be found on the balancer, degrees after number 1's TDC
-   * @param whatIsIn what is done with a valve that is found in
+   * @param inTolerance what is done with a valve that is found in
    * @param staticTimingDeg where the rotor points at a lead, crank degrees before TDC
    */
   public record Rules(
@@ -87,7 +87,7 @@ public record Engine(
       Optional<Double> rampMarginDeg,
       List<Double> balancerMarksDeg,
       Optional<Double> staticTimingDeg,
-      EngineSheet.WhatIsIn whatIsIn) {
+      EngineSheet.InTolerance inTolerance) {
     public Rules {
       balancerMarksDeg = List.copyOf(balancerMarksDeg);
     }

@@ -113,7 +113,7 @@ public record EngineSheet(
   /**
    * @param rampMarginDeg margin a side kept from the card's duration; blank takes the usual one
    * @param balancerMarks degrees marked on the balancer, such as {@code 0 90 180 270}
-   * @param whatIsIn what is done with a valve that is found in; blank asks at each
+   * @param inTolerance what is done with a valve that is found in; blank asks at each
    */
   public record RulesSheet(
       @Nullable HotColdSchool hotCold,
@@ -123,10 +123,10 @@ public record EngineSheet(
       @Nullable Double rampMarginDeg,
       @Nullable String school,
       @Nullable String balancerMarks,
-      @Nullable WhatIsIn whatIsIn) {}
+      @Nullable InTolerance inTolerance) {}
 
   /** What a team does with a valve that is found in. */
-  public enum WhatIsIn {
+  public enum InTolerance {
     /** Each valve is set, or left as found by a key of its own. */
     ASK,
     /** It is left as found at once, and the round goes on. */

@@ -6,9 +6,9 @@ import org.jspecify.annotations.Nullable;
 import shim.core.engine.EngineSheet.BottomEnd;
 import shim.core.engine.EngineSheet.CamSheet;
 import shim.core.engine.EngineSheet.ClassRule;
+import shim.core.engine.EngineSheet.InTolerance;
 import shim.core.engine.EngineSheet.RulesSheet;
 import shim.core.engine.EngineSheet.UseSheet;
-import shim.core.engine.EngineSheet.WhatIsIn;
 import shim.core.unit.Units;
 
 /**
@@ -151,7 +151,7 @@ public final class SheetCheck {
           Optional.empty(),
           List.of(),
           timing,
-          WhatIsIn.ASK);
+          InTolerance.ASK);
     }
     HotColdSchool school = r.hotCold() == null ? HotColdSchool.TABLE : r.hotCold();
     if (school == HotColdSchool.FIXED) {
@@ -183,9 +183,9 @@ public final class SheetCheck {
       problems.refuse("rules.balancerMarks", "balancer marks run from 0 to below 360 degrees");
       marks = List.of();
     }
-    WhatIsIn whatIsIn = r.whatIsIn() == null ? WhatIsIn.ASK : r.whatIsIn();
+    InTolerance inTolerance = r.inTolerance() == null ? InTolerance.ASK : r.inTolerance();
     return new Engine.Rules(
-        school, fixed, block, heads, tolerance, step, margin, marks, timing, whatIsIn);
+        school, fixed, block, heads, tolerance, step, margin, marks, timing, inTolerance);
   }
 
   private static void use(Problems problems, @Nullable UseSheet use) {

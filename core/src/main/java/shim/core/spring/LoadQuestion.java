@@ -1,7 +1,9 @@
 package shim.core.spring;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import shim.core.unit.Units;
 
 /**
@@ -25,6 +27,20 @@ public record LoadQuestion(String words, Optional<Double> meant) {
   /** Most load at a height that is taken without a question, lbf. */
   public static double plainToLbf(double expectedLbf) {
     return expectedLbf * (1 + EXPECTED);
+  }
+
+  /** Loads between two bounds, lbf. */
+  public record Between(double fromLbf, double toLbf) {}
+
+  /**
+   * Where a load is taken for a slip of the point or the unit, and the figure for meant otherwise.
+   */
+  public static List<Between> slips(double expectedLbf) {
+    double newton = Units.NEWTON_PER_LBF;
+    double kilogram = Units.NEWTON_PER_LBF / Units.NEWTON_PER_KGF;
+    return Stream.of(10.0, 0.1, newton, kilogram)
+        .map(f -> new Between(expectedLbf * f * (1 - NEAR), expectedLbf * f * (1 + NEAR)))
+        .toList();
   }
 
   /** Asks about a load that is far from what the spring gives at that height. */

@@ -56,7 +56,7 @@ class LashTest {
               r.rampMarginDeg(),
               List.of(),
               r.staticTimingDeg(),
-              r.whatIsIn());
+              r.inTolerance());
       Engine hot =
           new Engine("hot", engine.layout(), engine.drive(), engine.cam(), engine.lash(), rules);
       LashTarget cold = LashTarget.of(hot, ValveKind.INTAKE, HeatState.COLD, own);
@@ -85,7 +85,7 @@ class LashTest {
             java.util.Optional.empty(),
             List.of(),
             java.util.Optional.empty(),
-            shim.core.engine.EngineSheet.WhatIsIn.ASK);
+            shim.core.engine.EngineSheet.InTolerance.ASK);
     assertThat(LashTarget.conversion(rules, ValveKind.EXHAUST, UNKNOWN).coldMinusHotIn())
         .isEqualTo(-0.006);
     Growth own = new Growth(Map.of(ValveKind.EXHAUST, Robust.Mean.of(List.of(-0.0045, -0.0055))));

@@ -173,6 +173,19 @@ class SpringTest {
   }
 
   @Test
+  void theBoundsAScreenKnowsAreThoseOfTheQuestion() {
+    for (double load = 5; load < 3000; load += 0.5) {
+      double l = load;
+      assertThat(l > LoadQuestion.plainFromLbf(220) && l < LoadQuestion.plainToLbf(220))
+          .as("%s", l)
+          .isEqualTo(LoadQuestion.load(l, 220).isEmpty());
+      assertThat(LoadQuestion.slips(220).stream().anyMatch(b -> l > b.fromLbf() && l < b.toLbf()))
+          .as("%s", l)
+          .isEqualTo(LoadQuestion.load(l, 220).flatMap(LoadQuestion::meant).isPresent());
+    }
+  }
+
+  @Test
   void slipsOfUnitAndPointAreAskedAbout() {
     assertThat(LoadQuestion.load(214, 220)).isEmpty();
     assertThat(LoadQuestion.load(2140, 220).orElseThrow().words()).contains("ten times");

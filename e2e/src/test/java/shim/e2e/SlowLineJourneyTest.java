@@ -1,0 +1,237 @@
+package shim.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
+
+/**
+ * The far end of the paddock: answers held back 0.2 to 3 s at random, a tenth of them lost, some
+ * sent twice, on a tablet six times slower. Fingers wait for nothing, and the record is what they
+ * entered.
+ */
+class SlowLineJourneyTest {
+  private static final Duration LONG = Duration.ofSeconds(120);
+  private static RunningShim shim;
+
+  @BeforeAll
+  static void start() {
+    shim = RunningShim.empty();
+  }
+
+  @AfterAll
+  static void stop() {
+    shim.close();
+  }
+
+  private static String begin(String engine, boolean leaves) {
+    if (leaves) {
+      String sheet =
+          shim.get("/api/engines/" + engine)
+              .replaceAll("(?s).*\"sheet\":(\\{.*\\}),\"layout\":\\{\"arrangement.*", "$1");
+      shim.put(
+          "/api/engines/" + engine + "?basedOn=0",
+          sheet.replaceFirst("\"cam\":", "\"rules\":{\"inTolerance\":\"LEAVE\"},\"cam\":"));
+    }
+    String round = UUID.randomUUID().toString();
+    shim.put(
+        "/api/rounds/" + round,
+        """
+        {"engineId":"%s","state":"HOT","hand":"KV","engineHours":3,"school":"BEST_STOPS",
+         "stops":2,"onMarks":false,"lookAtSprings":true}"""
+            .formatted(engine));
+    return round;
+  }
+
+  /** Found and left at each valve in working order, as they were typed. */
+  private static List<String> record(String round) {
+    List<String> all = new ArrayList<>();
+    Matcher valve =
+        Pattern.compile("\\{\"position\":\"(\\w+)\",\"stop\".*?\"status\":\"(\\w+)\"")
+            .matcher(shim.get("/api/rounds/" + round));
+    while (valve.find()) {
+      String text = valve.group();
+      all.add(
+          valve.group(1)
+              + " "
+              + read(text, "found")
+              + "/"
+              + read(text, "left")
+              + " "
+              + valve.group(2));
+    }
+    return all;
+  }
+
+  private static String read(String valve, String phase) {
+    Matcher m =
+        Pattern.compile(
+                "\""
+                    + phase
+                    + "\":\\{\"id\":\"[^\"]*\",\"form\":\"(\\w+)\"[^}]*?(?:\"typed\":\"([^\"]*)\")?[,}]")
+            .matcher(valve);
+    if (!m.find()) {
+      return "-";
+    }
+    Matcher typed =
+        Pattern.compile("\"" + phase + "\":\\{[^}]*\"typed\":\"([^\"]*)\"").matcher(valve);
+    return m.group(1).equals("SAME") ? "same" : typed.find() ? typed.group(1) : "?";
+  }
+
+  private static void arrives(Browser browser) {
+    browser.await(
+        () -> "[]".equals(browser.script("return localStorage.getItem('shim.outbox') ?? '[]'")),
+        LONG);
+  }
+
+  @Test
+  void sixteenValvesAsFastAsTheFingersGo() {
+    String round = begin(Sheets.putV8(shim), false);
+    try (FaultProxy line = new FaultProxy(shim, FaultProxy.Line.PADDOCK, 11);
+        Browser browser = new Browser(800, 1280)) {
+      browser.open(line.url("/rounds/" + round));
+      browser.await(browser::figureIsReady, LONG);
+      browser.slowDown(6);
+      // One burst of keys: nothing is waited for, not even the screen.
+      StringBuilder keys = new StringBuilder();
+      List<String> expected = new ArrayList<>();
+      for (int i = 0; i < 16; i++) {
+        if (i == 0 || i == 8) {
+          keys.append(Keys.ENTER);
+        }
+        keys.append(
+            i % 3 == 0
+                ? "22\uE00718\uE007"
+                : i % 3 == 1 ? "18\uE007\uE007" : "18/19\uE00717\uE007");
+        expected.add(i % 3 == 0 ? "22/18 DONE" : i % 3 == 1 ? "18/same DONE" : "18/19/17 DONE");
+      }
+      browser.keys(keys);
+      arrives(browser);
+      assertThat(record(round).stream().map(r -> r.replaceFirst("^\\w+ ", "")))
+          .containsExactlyElementsOf(expected);
+      assertThat(line.lost()).as("the line was bad").isGreaterThan(2);
+      browser.await(() -> browser.address().endsWith("/end"), LONG);
+      assertThat(browser.text()).doesNotContain("another hand", "not taken");
+    }
+  }
+
+  @Test
+  void takenBackSkippedAndReadAgainLandWhereTheyWereMeant() {
+    String round = begin(Sheets.putV8(shim), false);
+    try (FaultProxy line = new FaultProxy(shim, FaultProxy.Line.PADDOCK, 12);
+        Browser browser = new Browser(1280, 800)) {
+      browser.open(line.url("/rounds/" + round));
+      browser.await(browser::figureIsReady, LONG);
+      browser.slowDown(6);
+      browser.keys(
+          Keys.ENTER,
+          "22",
+          Keys.ENTER,
+          "u",
+          "21",
+          Keys.ENTER,
+          "18",
+          Keys.ENTER, // read anew
+          "k",
+          "18",
+          Keys.ENTER,
+          Keys.ENTER, // skipped; the next one
+          "180",
+          Keys.ENTER,
+          "19",
+          Keys.ENTER,
+          Keys.ENTER); // a slip, put right
+      arrives(browser);
+      assertThat(record(round).stream().limit(4).map(r -> r.replaceFirst("^\\w+ ", "")))
+          .containsExactly("21/18 DONE", "-/- SKIPPED", "18/same DONE", "19/same DONE");
+    }
+  }
+
+  @Test
+  void sixteenValvesInSixteenFiguresByTheHouseRule() {
+    String round = begin(Sheets.putV8(shim), true);
+    try (FaultProxy line = new FaultProxy(shim, FaultProxy.Line.PADDOCK, 13);
+        Browser browser = new Browser(1280, 800)) {
+      browser.open(line.url("/rounds/" + round));
+      browser.await(browser::figureIsReady, LONG);
+      browser.keys("18", Keys.ENTER).sees("in, left as found");
+      for (int i = 1; i < 16; i++) {
+        browser.keys("18", Keys.ENTER);
+      }
+      arrives(browser);
+      assertThat(record(round)).hasSize(16).allMatch(r -> r.endsWith("18/same DONE"));
+    }
+  }
+
+  @Test
+  void aLineThatIsCutAndJoinedLosesNothingAndShowsWhatWasSeen() {
+    String round = begin(Sheets.putV8(shim), false);
+    try (FaultProxy line = new FaultProxy(shim, FaultProxy.Line.GOOD, 14);
+        Browser browser = new Browser(1280, 800)) {
+      browser.open(line.url("/rounds/" + round)).sees("0/16");
+      browser.await(browser::figureIsReady);
+      browser.keys(Keys.ENTER, "22", Keys.ENTER).sees("tighten");
+      browser.await(browser::opensWithoutNetwork);
+      line.cut(true);
+      browser.keys("18", Keys.ENTER, "19", Keys.ENTER).sees("kept on this device");
+      // The page is opened anew with nobody at the other end.
+      browser.again().sees("22").sees("kept on this device").sees("Shim does not answer");
+      browser.await(browser::figureIsReady);
+      browser.keys("18", Keys.ENTER).sees("2/16");
+      browser.press("What waits").sees("as found 19").sees("Hand over as a file");
+      assertThat(browser.axe()).isEmpty();
+      line.cut(false);
+      arrives(browser);
+      assertThat(record(round).stream().limit(2).map(r -> r.replaceFirst("^\\w+ ", "")))
+          .containsExactly("22/18 DONE", "19/18 DONE");
+      browser.sees("all that was entered here is with Shim");
+    }
+  }
+
+  @Test
+  void aSpringTestOnTheSameLine() {
+    String engine = Sheets.putV8(shim);
+    String type = UUID.randomUUID().toString();
+    shim.put(
+        "/api/spring-types/" + type,
+        """
+        {"name":"HV","loads":[{"heightIn":1.95,"loadLbf":220},{"heightIn":1.3,"loadLbf":505}]}""");
+    shim.put(
+        "/api/engines/" + engine + "/spring-sets/" + UUID.randomUUID(),
+        """
+        {"typeId":"%s","setName":"A","engineHours":0,"hoursBefore":0,"heightIn":1.95,"hand":"KV"}"""
+            .formatted(type));
+    String test = UUID.randomUUID().toString();
+    shim.put(
+        "/api/spring-tests/" + test,
+        """
+        {"engineId":"%s","engineHours":2,"place":"HEAD","state":"COLD","order":"BANK",
+         "tester":"lever","repeats":1,"hand":"KV"}"""
+            .formatted(engine));
+    try (FaultProxy line = new FaultProxy(shim, FaultProxy.Line.PADDOCK, 15);
+        Browser browser = new Browser(800, 1280)) {
+      browser.open(line.url("/tests/" + test));
+      browser.await(() -> browser.text().contains("No check spring today"), LONG);
+      browser.slowDown(6);
+      browser.press("No check spring today");
+      browser.await(() -> !browser.valveBeingRead().isEmpty(), LONG);
+      for (int i = 0; i < 16; i++) {
+        browser.keys(String.valueOf(212 + i), Keys.ENTER);
+      }
+      arrives(browser);
+      String kept = shim.get("/api/spring-tests/" + test);
+      assertThat(kept).contains("\"done\":16");
+      for (int i = 0; i < 16; i++) {
+        assertThat(kept.split("\"typed\":\"" + (212 + i) + "\"", -1)).hasSize(2);
+      }
+    }
+  }
+}

@@ -1,0 +1,30 @@
+import { createAsyncStoragePersister } from "@tanstack/query-async-storage-persister";
+import { del, get, set } from "idb-keyval";
+
+const A_WEEK_MS = 7 * 24 * 3600 * 1000;
+
+/** Says how something is this moment; seen before, it would mislead. */
+const ONLY_NOW = new Set(["danger", "condition", "tester", "dial"]);
+
+/**
+ * What was seen last is kept in the browser's database, so that a page opened while Shim does not
+ * answer shows it, with what waits laid over it.
+ */
+export const lastSeen = {
+  maxAge: A_WEEK_MS,
+  buster: "1",
+  persister: createAsyncStoragePersister({
+    key: "shim.last-seen",
+    throttleTime: 1000,
+    storage: {
+      getItem: (key) => get<string>(key).then((text) => text ?? null),
+      setItem: set,
+      removeItem: del,
+    },
+  }),
+  dehydrateOptions: {
+    shouldDehydrateQuery: (query: { queryKey: readonly unknown[]; state: { status: string } }) =>
+      query.state.status === "success" && !ONLY_NOW.has(String(query.queryKey[0])),
+    shouldDehydrateMutation: () => false,
+  },
+};

@@ -1,0 +1,36 @@
+import { readFileSync } from "node:fs";
+import { describe, expect, it } from "vitest";
+import { heardIn, judge, plain } from "./gauge";
+
+const STEP_IN = 0.001;
+const lines = readFileSync("../core/src/test/resources/gauge-cases.csv", "utf8").trim().split("\n").slice(1);
+const number = (text: string) => (text === "" ? undefined : Number(text));
+
+describe("a figure whose answer is still on its way", () => {
+  it.each(lines)("is judged as core judges it: %s", (line) => {
+    const [form, figure, second, feel, target, tolerance, floor, verdict, asked] = line.split(",");
+    const entry = {
+      form: form as "FIGURE",
+      figure: number(figure),
+      secondFigure: number(second),
+      feel: (feel || undefined) as "SNUG" | undefined,
+    };
+    const round = (inch: number) => Math.round(inch * 1e7) / 1e7;
+    // Bounds come from Shim as decimals; for these cases they are made here.
+    const gauge = {
+      inFromIn: round(Number(target) - Number(tolerance)),
+      inToIn: round(Number(target) + Number(tolerance)),
+      floorIn: number(floor),
+      plainFromIn: 0.0027,
+      plainToIn: 0.045,
+    };
+    const heard = heardIn(entry, STEP_IN);
+    expect(heard).toBeDefined();
+    expect(judge(gauge, heard ?? 0)).toBe(verdict);
+    if (target === "0.018") expect(plain(gauge, heard ?? 0)).toBe(asked === "false");
+  });
+  it("turns and what is untouched have no gap of their own", () => {
+    expect(heardIn({ form: "TURNS", figure: 0.5 }, STEP_IN)).toBeUndefined();
+    expect(heardIn({ form: "SAME" }, STEP_IN)).toBeUndefined();
+  });
+});

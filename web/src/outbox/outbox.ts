@@ -1,0 +1,163 @@
+import { set } from "idb-keyval";
+import { ApiProblem, wordsOf } from "../api/client";
+import * as boxes from "./box";
+import { call, clearBeside, type Reply } from "./calls";
+import { type Contents, nameOf, type Parcel } from "./parcel";
+import { isOurs, load, save, wrap } from "./store";
+
+const AT_ONCE = 4;
+const FIRST_PAUSE_MS = 700;
+const LONGEST_PAUSE_MS = 8_000;
+
+type Listener = () => void;
+type Delivered = (parcel: Parcel, reply: Reply) => void;
+
+let box: boxes.Box | undefined;
+const onTheWay = new Set<string>();
+const listeners = new Set<Listener>();
+const receivers = new Set<Delivered>();
+let pause = FIRST_PAUSE_MS;
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+/** What waits now; the same list until something changes. */
+export function waiting(): boxes.Box {
+  box ??= load();
+  return box;
+}
+
+/** What lies in the browser counts: another tab may have put something in or sent it. */
+function change(by: (box: boxes.Box) => boxes.Box) {
+  const next = by(load());
+  save(next);
+  show(next);
+}
+
+function show(next: boxes.Box) {
+  box = next;
+  for (const tell of listeners) tell();
+}
+
+export function subscribe(listener: Listener): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+
+/** Told of everything that Shim takes, with its answer. */
+export function onDelivered(receiver: Delivered): () => void {
+  receivers.add(receiver);
+  return () => receivers.delete(receiver);
+}
+
+/** Keeps what was entered on this device, then sends it; throws where the device has no room. */
+export function post(...contents: Contents[]) {
+  change((b) => contents.map(wrap).reduce((into, p) => boxes.put(into, p, onTheWay), b));
+  kick();
+}
+
+/** Puts a photo by, to be sent after what it belongs to. */
+export async function postPhoto(contents: Contents, photo: Blob) {
+  await set(nameOf(contents), photo);
+  post(contents);
+}
+
+/** A person lets go of something that waits. */
+export function discard(key: string) {
+  const gone = waiting().find((p) => p.key === key);
+  if (gone) clearBeside(gone);
+  change((b) => boxes.discarded(b, key));
+  kick();
+}
+
+/** A person wants it tried again as it is. */
+export function tryAgain(key: string) {
+  change((b) => boxes.retried(b, key));
+  kick();
+}
+
+/** Takes over what another device handed on. */
+export function takeOver(parcels: readonly Parcel[]) {
+  change((b) => [...b, ...parcels.filter((p) => !b.some((q) => q.key === p.key))]);
+  kick();
+}
+
+/** Sends what is due now, without waiting for the pause to end. */
+export function kick() {
+  pause = FIRST_PAUSE_MS;
+  work();
+}
+
+function work() {
+  clearTimeout(timer);
+  timer = undefined;
+  for (const parcel of boxes.due(waiting(), onTheWay)) {
+    if (onTheWay.size >= AT_ONCE) return;
+    void send(parcel);
+  }
+}
+
+async function send(parcel: Parcel) {
+  onTheWay.add(parcel.key);
+  try {
+    change((b) => boxes.sent(b, parcel.key));
+    const reply = await call(parcel);
+    onTheWay.delete(parcel.key);
+    for (const tell of receivers) tell(parcel, reply);
+    change((b) => boxes.taken(b, parcel.key, (id) => versionIn(reply, id)));
+    clearBeside(parcel);
+    pause = FIRST_PAUSE_MS;
+    work();
+  } catch (e) {
+    onTheWay.delete(parcel.key);
+    const status = e instanceof ApiProblem ? e.status : 0;
+    const words = status === 401 || status === 403 ? WANTS_ITS_KEY : (wordsOf(e) ?? "");
+    tryToKeep(() => change((b) => boxes.refused(b, parcel.key, { status, words })));
+    if (boxes.waitsForAPerson(status)) work();
+    else rest();
+  }
+}
+
+const WANTS_ITS_KEY = "Shim wants its key: open it once more with the address the launcher printed";
+
+/** Losing the note of an answer loses nothing that was entered. */
+function tryToKeep(note: () => void) {
+  try {
+    note();
+  } catch {
+    show(load());
+  }
+}
+
+function rest() {
+  if (timer !== undefined) return;
+  timer = setTimeout(work, pause);
+  pause = Math.min(LONGEST_PAUSE_MS, pause * 2);
+}
+
+function versionIn(reply: Reply, readingId: string): number | undefined {
+  if (!reply || !("valves" in reply)) return undefined;
+  for (const v of reply.valves) {
+    if (!("gauge" in v || "status" in v)) continue;
+    const held = [v.found, v.left].find((r) => r?.id === readingId);
+    if (held) return held.version;
+  }
+  return undefined;
+}
+
+/** Goes on sending on whatever page, and at once when the network or the page comes back. */
+export function startSending() {
+  addEventListener("online", kick);
+  addEventListener("storage", (e) => isOurs(e) && show(load()));
+  document.addEventListener("visibilitychange", () => document.visibilityState === "visible" && kick());
+  kick();
+}
+
+/** For tests: as a page just opened. */
+export function reopen() {
+  clearTimeout(timer);
+  timer = undefined;
+  onTheWay.clear();
+  listeners.clear();
+  receivers.clear();
+  pause = FIRST_PAUSE_MS;
+  box = undefined;
+}

@@ -1,0 +1,43 @@
+import type { QueryClient } from "@tanstack/react-query";
+import { danger, engine, job, round, springTest } from "../api/queries";
+import type { Reply } from "./calls";
+import { onDelivered } from "./outbox";
+import type { Parcel } from "./parcel";
+
+/** What Shim answers to a parcel goes where pages read it, whichever page is open. */
+export function receive(queries: QueryClient): () => void {
+  return onDelivered((parcel, reply) => take(queries, parcel, reply));
+}
+
+function take(queries: QueryClient, parcel: Parcel, reply: Reply) {
+  switch (parcel.kind) {
+    case "reading":
+    case "unread":
+    case "look":
+    case "crank":
+      if (reply) queries.setQueryData(round(parcel.roundId).queryKey, reply as never);
+      return;
+    case "load":
+    case "unload":
+    case "check": {
+      if (reply) queries.setQueryData(springTest(parcel.testId).queryKey, reply as never);
+      const engineId = reply && "engineId" in reply ? reply.engineId : undefined;
+      if (engineId) void queries.invalidateQueries({ queryKey: [...engine(engineId).queryKey, "springs"] });
+      return;
+    }
+    case "seen":
+      void queries.invalidateQueries({ queryKey: engine(parcel.body.engineId).queryKey });
+      return;
+    case "unsee":
+    case "photo":
+      if (parcel.engineId) void queries.invalidateQueries({ queryKey: engine(parcel.engineId).queryKey });
+      return;
+    case "act":
+    case "found":
+    case "foundPhoto":
+      if (!reply || !("state" in reply)) return;
+      queries.setQueryData(job(parcel.jobId).queryKey, reply as never);
+      void queries.invalidateQueries({ queryKey: danger().queryKey });
+      void queries.invalidateQueries({ queryKey: engine(reply.engineId).queryKey });
+  }
+}
