@@ -1,4 +1,5 @@
 import { createRootRoute, createRoute, createRouter } from "@tanstack/react-router";
+import { BackupPage } from "./features/backup/BackupPage";
 import { ChangePage } from "./features/change/ChangePage";
 import { ChangeRulesPage } from "./features/change/ChangeRulesPage";
 import { PracticePage } from "./features/change/PracticePage";
@@ -74,6 +75,7 @@ const routeTree = rootRoute.addChildren([
   at("/jobs/$id", WalkPage),
   at("/practice", PracticePage),
   at("/waiting", WaitingPage),
+  at("/backup", BackupPage),
   at("/tests/$id", TestPage),
   atValve("/rounds/$id", RoundPage),
   at("/rounds/$id/bar", BarPage),

@@ -34,6 +34,9 @@ export const condition = () =>
     retry: 1,
   });
 
+export const backups = () =>
+  queryOptions({ queryKey: ["backups"], queryFn: () => answered(api.GET("/api/backups")) });
+
 export const sheetReading = (sheet: Schemas["EngineSheet"]) =>
   queryOptions({
     queryKey: ["sheet", sheet],

@@ -212,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/restore/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["restore"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lifters/{id}": {
         parameters: {
             query?: never;
@@ -638,6 +654,22 @@ export interface paths {
         get?: never;
         put: operations["change"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/restore-check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["checkBackup"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1388,6 +1420,54 @@ export interface paths {
             cookie?: never;
         };
         get: operations["changeSchools"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["backups"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backups/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["keptBackup"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["backup"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3009,6 +3089,24 @@ export interface components {
         DialAt: {
             place: string;
         };
+        Checked: {
+            /** Format: uuid */
+            id: string;
+            holds: components["schemas"]["Holds"];
+        };
+        Holds: {
+            /** Format: date-time */
+            madeAt: string;
+            schema: string;
+            /** Format: int32 */
+            engines: number;
+            /** Format: int32 */
+            rounds: number;
+            /** Format: int32 */
+            tests: number;
+            /** Format: int32 */
+            photos: number;
+        };
         NotebookPreview: {
             /** Format: int32 */
             lines: number;
@@ -4275,6 +4373,7 @@ export interface components {
         };
         Condition: {
             diskFull: boolean;
+            storeFailed: boolean;
             /** Format: int64 */
             freeBytes: number;
         };
@@ -4283,6 +4382,22 @@ export interface components {
             value: string;
             title: string;
             says: string;
+        };
+        Kept: {
+            name: string;
+            /** Format: date-time */
+            madeAt: string;
+            /** Format: int64 */
+            bytes: number;
+        };
+        Overview: {
+            kept: components["schemas"]["Kept"][];
+            /** Format: int64 */
+            everyHours: number;
+            /** Format: int32 */
+            keep: number;
+            folder: string;
+            trouble?: string;
         };
         About: {
             demo: boolean;
@@ -4768,6 +4883,26 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["RoundView"];
                 };
+            };
+        };
+    };
+    restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -5632,6 +5767,26 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    checkBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Checked"];
+                };
             };
         };
     };
@@ -6722,6 +6877,68 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SchoolSays"][];
+                };
+            };
+        };
+    };
+    backups: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Overview"];
+                };
+            };
+        };
+    };
+    keptBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+        };
+    };
+    backup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
                 };
             };
         };

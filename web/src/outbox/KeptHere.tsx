@@ -19,8 +19,8 @@ export function KeptHere({ parcels, of }: KeptHereProps) {
     <div className="basis-full">
       <Notice tone={held > 0 ? "stop" : "care"}>
         {parcels.length} {parcels.length === 1 ? `${of} is` : `${of}s are`} kept on this device
-        {held > 0 ? `, ${held} of them not taken` : ""}: {why}.{" "}
-        {held > 0 ? "" : "Go on; they are sent as soon as it can be. "}
+        {held > 0 ? `, ${held} of them not taken` : ""}: {why}{" "}
+        {held > 0 ? "" : "Go on; they are sent as soon as that can be. "}
         <Link to="/waiting">What waits</Link>
       </Notice>
     </div>

@@ -15,6 +15,14 @@ export function ConditionBanner() {
       </div>
     );
   }
+  if (query.data?.storeFailed && !query.data.diskFull) {
+    return (
+      <div role="alert" className={`${BAR} border-tight`}>
+        <HardDrive aria-hidden className="size-6 shrink-0" />
+        Shim's database is being opened anew after a fault of the disk. What is entered waits on this device.
+      </div>
+    );
+  }
   if (!query.data?.diskFull) return null;
   return (
     <div role="alert" className={`${BAR} border-tight`}>

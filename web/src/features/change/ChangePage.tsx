@@ -26,7 +26,7 @@ export function ChangePage() {
     <EngineFrame id={id}>
       {(engine) => {
         const error = springs.error ?? jobs.error;
-        if (error) return <Problem error={error} />;
+        if (error && (!springs.data || !jobs.data)) return <Problem error={error} />;
         if (!springs.data || !jobs.data) return <Waiting />;
         const open = jobs.data.find((j) => !j.endedAt);
         if (open) return <GoOn job={open} />;

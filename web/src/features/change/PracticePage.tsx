@@ -17,7 +17,7 @@ type Move = Schemas["PracticeMove"];
 export function PracticePage() {
   const [moves, setMoves] = useState<Move[]>([]);
   const query = useQuery(practice(moves));
-  if (query.error) return <Problem error={query.error} />;
+  if (query.error && !query.data) return <Problem error={query.error} />;
   if (!query.data) return <Waiting />;
   const { state, now, last, refused, right, wrong } = query.data;
   const add = (m: Move) => setMoves([...moves, m]);

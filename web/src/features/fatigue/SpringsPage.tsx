@@ -26,7 +26,7 @@ export function SpringsPage() {
 
 function Loaded({ engine }: { engine: Schemas["EngineView"] }) {
   const query = useQuery(engineSprings(engine.id));
-  if (query.error) return <Problem error={query.error} />;
+  if (query.error && !query.data) return <Problem error={query.error} />;
   if (!query.data) return <Waiting />;
   return query.data.springs.length === 0 ? (
     <NoSprings engineId={engine.id} />

@@ -1,6 +1,6 @@
 import { useQueries, useQuery } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
-import { Plus } from "lucide-react";
+import { Archive, Plus } from "lucide-react";
 import type { Schemas } from "../../api/client";
 import { engineSprings, engines, events, lashHistory, rounds } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
@@ -18,13 +18,16 @@ import { type Readiness, readiness } from "./readiness";
 /** In one glance: which engine, which event next, what must be done before it. */
 export function HomePage() {
   const query = useQuery(engines());
-  if (query.error) return <Problem error={query.error} />;
+  if (query.error && !query.data) return <Problem error={query.error} />;
   if (!query.data) return <Waiting />;
   if (query.data.length === 0) return <FirstEngine />;
   return (
     <div className="p-3">
       <div className="mb-3 flex items-center justify-between">
-        <h1 className="text-2xl">Engines</h1>
+        <h1 className="flex-1 text-2xl">Engines</h1>
+        <Link to="/backup" className={buttonClass("quiet")}>
+          <Archive aria-hidden className="size-5" /> Backup
+        </Link>
         <Link to="/engines/new" className={buttonClass()}>
           <Plus aria-hidden className="size-5" /> New engine
         </Link>
@@ -51,6 +54,11 @@ function FirstEngine() {
         New engine
       </Link>
       <EngineFilePart />
+      <p>
+        <Link to="/backup" className={buttonClass()}>
+          <Archive aria-hidden className="size-5" /> Put a backup back
+        </Link>
+      </p>
     </div>
   );
 }

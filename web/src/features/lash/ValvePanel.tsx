@@ -52,7 +52,7 @@ export function ValvePanel(props: ValvePanelProps) {
   // biome-ignore lint/correctness/useExhaustiveDependencies: the box takes the keys again after each step
   useEffect(() => {
     if (!noting) box.current?.focus();
-  }, [step, there, noting, valve.position]);
+  }, [step, there, noting, valve.position, parcels.some((p) => p.held)]);
 
   const look = (change: Extract<Act, { do: "look" }>["change"]) => act({ do: "look", change });
   const letters: Record<string, () => void> = {

@@ -22,7 +22,7 @@ export function BoxPage() {
     <EngineFrame id={id}>
       {(engine) => {
         const error = known.error ?? types.error;
-        if (error) return <Problem error={error} />;
+        if (error && (!known.data || !types.data)) return <Problem error={error} />;
         if (!known.data || !types.data) return <Waiting />;
         const type = types.data.find((t) => t.id === known.data.pockets[0]?.typeId);
         return type ? (

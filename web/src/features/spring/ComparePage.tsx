@@ -22,7 +22,7 @@ export function ComparePage() {
     <EngineFrame id={id}>
       {() => {
         const error = types.error ?? known.error;
-        if (error) return <Problem error={error} />;
+        if (error && (!types.data || !known.data)) return <Problem error={error} />;
         if (!types.data || !known.data) return <Waiting />;
         return <Compare engineId={id} types={types.data} fitted={known.data.pockets[0]?.typeId} />;
       }}

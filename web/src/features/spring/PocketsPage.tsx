@@ -25,7 +25,7 @@ export function PocketsPage() {
   return (
     <EngineFrame id={id}>
       {(engine) => {
-        if (query.error) return <Problem error={query.error} />;
+        if (query.error && !query.data) return <Problem error={query.error} />;
         if (!query.data) return <Waiting />;
         if (query.data.pockets.length === 0)
           return (

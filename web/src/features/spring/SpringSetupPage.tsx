@@ -15,7 +15,7 @@ export function SpringSetupPage() {
   return (
     <EngineFrame id={id}>
       {() => {
-        if (query.error) return <Problem error={query.error} />;
+        if (query.error && !query.data) return <Problem error={query.error} />;
         if (!query.data) return <Waiting />;
         return (
           <div className="grid content-start items-start gap-3 p-3 min-[1000px]:grid-cols-2">

@@ -1,17 +1,27 @@
 package shim.app;
 
+import java.io.IOException;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.context.annotation.Bean;
+import org.springframework.scheduling.annotation.EnableScheduling;
+import shim.app.backup.BackupCommand;
+import shim.app.backup.DataFolder;
 
 /** Starts Shim: {@code demo} with sample data, {@code start} on the user's own folder. */
 @SpringBootApplication
 @ConfigurationPropertiesScan
+@EnableScheduling
 public class ShimApplication {
   public static void main(String[] args) {
+    if (args.length > 0 && List.of("backup", "restore").contains(args[0])) {
+      System.exit(keep(List.of(args)));
+    }
     Launch launch = Launch.read(List.of(args));
     if (launch.refusal().isPresent()) {
       System.err.println("shim: " + launch.refusal().get());
@@ -23,9 +33,12 @@ public class ShimApplication {
       app.run(launch.settings());
     } catch (RuntimeException e) {
       System.err.println("shim: it could not start: " + rootMessage(e));
-      System.err.println("      more in " + launch.dataFolder().resolve("shim.log"));
+      System.err.println(
+          "      nothing was changed; more in " + launch.dataFolder().resolve("shim.log"));
+      System.err.println("      " + DataFolder.way(launch.dataFolder()));
       System.exit(1);
     }
+    born(launch.dataFolder());
     System.out.println();
     System.out.println("  Shim is ready:  " + launch.address());
     System.out.println("  Data folder:    " + launch.dataFolder());
@@ -34,12 +47,55 @@ public class ShimApplication {
     System.out.println();
   }
 
-  private static String rootMessage(Throwable e) {
-    Throwable t = e;
-    while (t.getCause() != null) {
-      t = t.getCause();
+  private static void born(Path folder) {
+    try {
+      DataFolder.born(folder);
+    } catch (IOException e) {
+      System.err.println("shim: " + folder + " cannot be written: " + e.getMessage());
     }
-    return String.valueOf(t.getMessage()).lines().findFirst().orElse(t.getClass().getSimpleName());
+  }
+
+  /** {@code backup FILE} and {@code restore FILE}, without starting anything else. */
+  private static int keep(List<String> args) {
+    Optional<String> file = args.stream().skip(1).filter(a -> !a.startsWith("--")).findFirst();
+    if (file.isEmpty()) {
+      System.err.println("shim: say which file: ./shim " + args.get(0) + " FILE");
+      return 2;
+    }
+    Path data =
+        Launch.option(args, "--data")
+            .map(Path::of)
+            .orElseGet(() -> Launch.usualFolder(false, 0))
+            .toAbsolutePath()
+            .normalize();
+    try {
+      Optional<Integer> port = Launch.running(data);
+      if (args.get(0).equals("restore") && port.isPresent()) {
+        System.err.println(
+            "shim: a Shim runs in " + data + ": stop it first, or restore on its page Backup");
+        return 1;
+      }
+      System.out.println(
+          args.get(0).equals("backup")
+              ? BackupCommand.backup(data, Path.of(file.get()), Clock.systemUTC().instant(), port)
+              : BackupCommand.restore(data, Path.of(file.get())));
+      return 0;
+    } catch (Exception e) {
+      System.err.println("shim: " + rootMessage(e));
+      return 1;
+    }
+  }
+
+  /** The innermost words there are: what a person can act on. */
+  private static String rootMessage(Throwable e) {
+    String words = e.getClass().getSimpleName();
+    for (Throwable t = e; t != null; t = t.getCause()) {
+      String own = t.getMessage();
+      if (own != null && !own.isBlank()) {
+        words = own.lines().findFirst().orElse(words);
+      }
+    }
+    return words;
   }
 
   /** The only clock; tests put their own in its place. */

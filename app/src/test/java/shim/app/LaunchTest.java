@@ -33,7 +33,10 @@ class LaunchTest {
   @Test
   void aPortThatIsNoNumberOrCannotBeIsSaid() {
     assertThat(launch("start", "--port=abc").refusal()).isPresent();
-    assertThat(launch("start", "--port=99999").refusal()).isPresent();
+    assertThat(launch("start", "--port=99999").refusal())
+        .hasValue("there is no port 99999: ports go up to 65535, such as --port=8460");
+    assertThat(launch("start", "--port=-1").refusal())
+        .hasValueSatisfying(why -> assertThat(why).startsWith("there is no port -1"));
   }
 
   @Test
@@ -50,7 +53,8 @@ class LaunchTest {
     Files.writeString(folder.resolve("notes.txt"), "mine");
     Launch launch = launch("demo", "--port=0");
     assertThat(launch.refusal()).isEmpty();
-    assertThat(folder.resolve("shim.mv.db")).doesNotExist();
+    assertThat(folder.resolve("shim.mv.db")).as("a fresh one").isNotEmptyFile();
+    assertThat(folder.resolve("shim.mv.db").toFile().length()).isGreaterThan(1000);
     assertThat(folder.resolve("notes.txt")).hasContent("mine");
     assertThat(launch.settings()).contains("--shim.demo=true", "--server.address=127.0.0.1");
   }
@@ -60,6 +64,7 @@ class LaunchTest {
     Launch lan = launch("start", "--lan", "--port=0");
     assertThat(lan.settings()).contains("--server.address=0.0.0.0", "--shim.lan=true");
     assertThat(lan.key()).hasSize(12);
+    assertThat(lan.lanAddresses()).as("told on every machine").isNotEmpty();
     assertThat(lan.lanAddresses()).allSatisfy(a -> assertThat(a).contains("?key=" + lan.key()));
   }
 }

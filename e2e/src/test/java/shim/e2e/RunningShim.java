@@ -5,13 +5,18 @@ import java.io.UncheckedIOException;
 import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
+import java.net.http.HttpHeaders;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** The packaged application as its own process, as a user starts it. */
 final class RunningShim implements AutoCloseable {
@@ -20,9 +25,14 @@ final class RunningShim implements AutoCloseable {
   private final Path data;
   private final String mode;
   private final int port;
+  private final List<String> more;
   private Process process;
 
-  private RunningShim(String mode, Path data) {
+  /** What it printed when it last started. */
+  private volatile String said = "";
+
+  private RunningShim(String mode, Path data, String... more) {
+    this.more = List.of(more);
     this.mode = mode;
     this.data = data;
     this.port = freePort();
@@ -35,6 +45,20 @@ final class RunningShim implements AutoCloseable {
 
   static RunningShim demo() {
     return new RunningShim("demo", tempFolder());
+  }
+
+  /** Listening on the network, as tablets reach it. */
+  static RunningShim lan() {
+    return new RunningShim("start", tempFolder(), "--lan");
+  }
+
+  /** The address for a tablet, under another name of this machine; the key of this run in it. */
+  String tablet(String name) {
+    Matcher key = Pattern.compile("\\?key=(\\w+)").matcher(said);
+    if (!key.find()) {
+      throw new AssertionError("no key was printed: " + said);
+    }
+    return "http://" + name + ":" + port + "/?key=" + key.group(1);
   }
 
   private static Path tempFolder() {
@@ -54,14 +78,17 @@ final class RunningShim implements AutoCloseable {
   }
 
   ProcessBuilder command() {
-    return new ProcessBuilder(
-            Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-            "-jar",
-            JAR.toString(),
-            mode,
-            "--port=" + port,
-            "--data=" + data)
-        .redirectErrorStream(true);
+    List<String> words =
+        new ArrayList<>(
+            List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-jar",
+                JAR.toString(),
+                mode,
+                "--port=" + port,
+                "--data=" + data));
+    words.addAll(more);
+    return new ProcessBuilder(words).redirectErrorStream(true);
   }
 
   /** Starts it and waits until it says it is ready. */
@@ -79,19 +106,20 @@ final class RunningShim implements AutoCloseable {
     }
   }
 
-  private static void read(Process process, CompletableFuture<Void> ready) {
-    StringBuilder said = new StringBuilder();
+  private void read(Process process, CompletableFuture<Void> ready) {
+    StringBuilder all = new StringBuilder();
     try (var lines = process.inputReader()) {
       for (String line = lines.readLine(); line != null; line = lines.readLine()) {
-        said.append(line).append('\n');
-        if (line.contains("Shim is ready")) {
+        all.append(line).append('\n');
+        said = all.toString();
+        if (line.contains("Stop it with")) {
           ready.complete(null);
         }
       }
     } catch (IOException e) {
       ready.completeExceptionally(e);
     }
-    ready.completeExceptionally(new IllegalStateException("it ended saying: " + said));
+    ready.completeExceptionally(new IllegalStateException("it ended saying: " + all));
   }
 
   /** Ends the process the hard way, as a flat battery would. */
@@ -136,6 +164,20 @@ final class RunningShim implements AutoCloseable {
               .PUT(HttpRequest.BodyPublishers.ofString(json))
               .build();
       return HTTP.send(request, HttpResponse.BodyHandlers.ofString()).body();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** How an address is answered to a browser that takes compressed content. */
+  HttpHeaders headersOf(String path) {
+    try {
+      HttpRequest request =
+          HttpRequest.newBuilder(URI.create(url(path))).header("Accept-Encoding", "gzip").build();
+      return HTTP.send(request, HttpResponse.BodyHandlers.discarding()).headers();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     } catch (InterruptedException e) {

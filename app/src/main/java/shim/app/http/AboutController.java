@@ -8,10 +8,12 @@ import org.springframework.web.bind.annotation.RestController;
 class AboutController {
   private final ShimSettings settings;
   private final DiskWatch disk;
+  private final StoreWatch store;
 
-  AboutController(ShimSettings settings, DiskWatch disk) {
+  AboutController(ShimSettings settings, DiskWatch disk, StoreWatch store) {
     this.settings = settings;
     this.disk = disk;
+    this.store = store;
   }
 
   /**
@@ -23,9 +25,10 @@ class AboutController {
    * What every page says while it is so.
    *
    * @param diskFull nothing is written until there is room again
+   * @param storeFailed the database is closed, and opened anew as soon as it can be
    * @param freeBytes room left on the data folder's disk
    */
-  record Condition(boolean diskFull, long freeBytes) {}
+  record Condition(boolean diskFull, boolean storeFailed, long freeBytes) {}
 
   @GetMapping("/api/about")
   About about() {
@@ -34,6 +37,6 @@ class AboutController {
 
   @GetMapping("/api/condition")
   Condition condition() {
-    return new Condition(disk.full(), disk.freeBytes());
+    return new Condition(disk.full(), store.failed(), disk.freeBytes());
   }
 }

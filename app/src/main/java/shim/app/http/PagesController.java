@@ -16,6 +16,7 @@ class PagesController {
     "/jobs/**",
     "/practice",
     "/waiting",
+    "/backup",
     "/keys"
   })
   String page() {

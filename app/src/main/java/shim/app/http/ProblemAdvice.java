@@ -46,9 +46,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
           HttpStatus.CONTENT_TOO_LARGE, TooLarge.WORDS);
 
   private final DiskWatch disk;
+  private final StoreWatch store;
 
-  ProblemAdvice(DiskWatch disk) {
+  ProblemAdvice(DiskWatch disk, StoreWatch store) {
     this.disk = disk;
+    this.store = store;
   }
 
   @ExceptionHandler
@@ -104,6 +106,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler
   ProblemDetail unexpected(Exception e) {
+    store.look(e);
     if (disk.full(e)) {
       return problem(HttpStatus.INSUFFICIENT_STORAGE, "disk-full", DiskWatch.WORDS, List.of());
     }

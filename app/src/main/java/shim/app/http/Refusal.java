@@ -69,7 +69,7 @@ public class Refusal extends RuntimeException {
   }
 
   /** No room to write. */
-  static Refusal diskFull(String message) {
+  public static Refusal diskFull(String message) {
     return new Refusal(Kind.DISK_FULL, message, List.of());
   }
 

@@ -38,7 +38,7 @@ class TooLarge extends OncePerRequestFilter {
           "/spring-readings", 16_000_000L,
           "/api/engine-files", 64_000_000L,
           "/api/calc/logger", 512_000_000L,
-          "/api/restore", Long.MAX_VALUE);
+          "/api/restore-check", Long.MAX_VALUE);
 
   private final JsonMapper json;
 

@@ -2,9 +2,11 @@ package shim.app.record;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -38,12 +40,29 @@ public class Photos {
     try {
       Files.createDirectories(folder);
       Path part = Files.createTempFile(folder, "incoming", ".part");
-      Files.write(part, image);
-      Files.move(part, file(id), StandardCopyOption.REPLACE_EXISTING);
+      try {
+        write(part, image);
+        Files.move(part, file(id), StandardCopyOption.ATOMIC_MOVE);
+        force(folder, StandardOpenOption.READ);
+      } finally {
+        Files.deleteIfExists(part);
+      }
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
     return type;
+  }
+
+  /** On the disk, not only on its way there, before it is acknowledged. */
+  private static void write(Path file, byte[] image) throws IOException {
+    Files.write(file, image);
+    force(file, StandardOpenOption.WRITE);
+  }
+
+  private static void force(Path path, StandardOpenOption how) throws IOException {
+    try (FileChannel c = FileChannel.open(path, how)) {
+      c.force(true);
+    }
   }
 
   public byte[] read(UUID id) {

@@ -8,7 +8,9 @@ import org.junit.jupiter.params.provider.CsvFileSource;
 import shim.core.engine.HeatState;
 import shim.core.engine.ValveKind;
 
-/** The cases that the screen's own reading of a figure is held against too ({@code gauge.test.ts}). */
+/**
+ * The cases that the screen's own reading of a figure is held against too ({@code gauge.test.ts}).
+ */
 class EntryGaugeTest {
   private static final double STEP_IN = 0.001;
 
@@ -31,8 +33,7 @@ class EntryGaugeTest {
           default -> new Reading.Figure(figure, STEP_IN);
         };
     LashTarget wanted =
-        new LashTarget(
-            ValveKind.INTAKE, HeatState.HOT, target, floor, tolerance, "a case", null);
+        new LashTarget(ValveKind.INTAKE, HeatState.HOT, target, floor, tolerance, "a case", null);
     assertThat(wanted.judge(reading.valueIn())).isEqualTo(verdict);
     assertThat(Plausible.askLash(reading.valueIn(), target).isPresent()).isEqualTo(asked);
   }

@@ -1,0 +1,152 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Link } from "@tanstack/react-router";
+import { Download } from "lucide-react";
+import { useState } from "react";
+import { answered, api, type Schemas, wordsOf } from "../../api/client";
+import { backups } from "../../api/queries";
+import { Waiting } from "../../shell/EngineFrame";
+import { Problem } from "../../shell/Problem";
+import { Button, buttonClass } from "../../ui/Button";
+import { Notice } from "../../ui/Notice";
+
+/** Everything in one file, by one press or by the clock; and the way back. */
+export function BackupPage() {
+  const query = useQuery(backups());
+  if (query.error && !query.data) return <Problem error={query.error} />;
+  if (!query.data) return <Waiting />;
+  return (
+    <div className="mx-auto grid w-full max-w-4xl gap-4 p-4">
+      <h1 className="text-2xl">Backup</h1>
+      <MakePart all={query.data} onMade={() => void query.refetch()} />
+      <RestorePart />
+      <p>
+        <Link to="/" className={buttonClass("quiet")}>
+          To the engines
+        </Link>
+      </p>
+    </div>
+  );
+}
+
+const megabytes = (bytes: number) => `${(bytes / 1e6).toFixed(1)} MB`;
+
+function MakePart({ all, onMade }: { all: Schemas["Overview"]; onMade: () => void }) {
+  const last = all.kept.at(0);
+  return (
+    <section className="scribed grid gap-3 rounded p-4" aria-label="Back up">
+      <p className="text-lg">
+        {last ? (
+          <>
+            Last backup <strong>{new Date(last.madeAt).toLocaleString()}</strong>, {megabytes(last.bytes)}
+          </>
+        ) : (
+          "No backup has been made yet."
+        )}
+      </p>
+      <p>
+        <a
+          href="/api/backup"
+          download
+          className={`${buttonClass("now")} text-xl`}
+          onClick={() => setTimeout(onMade, 3000)}
+        >
+          <Download aria-hidden className="size-6" /> Back up now
+        </a>
+      </p>
+      <p className="text-muted">
+        One file with all engines, readings, history and photos. Put it on another machine or a stick.{" "}
+        {all.everyHours > 0
+          ? `Shim makes one by itself every ${all.everyHours} h while something changes, and keeps ${all.keep}, in ${all.folder}.`
+          : "None is made by the clock."}
+      </p>
+      {all.trouble && <Notice tone="stop">The last one by the clock was not made: {all.trouble}</Notice>}
+      {all.kept.length > 0 && (
+        <ul aria-label="Backups that are kept">
+          {all.kept.map((b) => (
+            <li key={b.name} className="flex min-h-11 flex-wrap items-center gap-x-4 border-t border-hair">
+              <span className="num flex-1 text-lg">{new Date(b.madeAt).toLocaleString()}</span>
+              <span className="num text-muted">{megabytes(b.bytes)}</span>
+              <a href={`/api/backups/${b.name}`} download className={buttonClass("quiet")}>
+                Save this one
+              </a>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+/** Checked first, with what it holds; only then a press replaces anything. */
+function RestorePart() {
+  const queries = useQueryClient();
+  const [done, setDone] = useState(false);
+  const check = useMutation({
+    mutationFn: (file: File) =>
+      answered(
+        api.POST("/api/restore-check", {
+          body: file as never,
+          bodySerializer: (b: unknown) => b as Blob,
+          headers: { "Content-Type": "application/zip" },
+        }),
+      ),
+    onMutate: () => setDone(false),
+  });
+  const put = useMutation({
+    mutationFn: (id: string) => answered(api.PUT("/api/restore/{id}", { params: { path: { id } } })),
+    onSuccess: () => {
+      check.reset();
+      setDone(true);
+      return queries.resetQueries();
+    },
+  });
+  const found = check.data;
+  const error = put.error ?? check.error;
+  return (
+    <section className="scribed grid gap-3 rounded p-4" aria-label="Put a backup back">
+      <h2 className="text-xl">Put a backup back</h2>
+      <p className="text-muted">The file is read through first. Nothing is replaced until you say so.</p>
+      <p>
+        <label className={buttonClass()}>
+          {check.isPending ? "Reading it through …" : "Choose the file"}
+          <input
+            type="file"
+            accept=".zip,application/zip"
+            className="sr-only"
+            disabled={check.isPending}
+            onClick={(e) => {
+              e.currentTarget.value = "";
+            }}
+            onChange={(e) => {
+              const file = e.target.files?.[0];
+              if (file) check.mutate(file);
+            }}
+          />
+        </label>
+      </p>
+      {error && <Notice tone="stop">{wordsOf(error)}</Notice>}
+      {found && (
+        <Notice tone="ask">
+          <p className="text-lg">
+            Whole and readable, made <strong>{new Date(found.holds.madeAt).toLocaleString()}</strong>: engines{" "}
+            <b className="num text-2xl">{found.holds.engines}</b>, rounds{" "}
+            <b className="num text-2xl">{found.holds.rounds}</b>, spring tests{" "}
+            <b className="num text-2xl">{found.holds.tests}</b>, photos{" "}
+            <b className="num text-2xl">{found.holds.photos}</b>.
+          </p>
+          <p>
+            It takes the place of all that is here now, for everybody. What is here now is kept aside in the
+            folder “replaced”.
+          </p>
+          <div className="mt-2 flex flex-wrap gap-2">
+            <Button look="now" disabled={put.isPending} onClick={() => put.mutate(found.id)}>
+              {put.isPending ? "Putting it in place …" : "Put it in place"}
+            </Button>
+            <Button onClick={() => check.reset()}>Leave all as it is</Button>
+          </div>
+        </Notice>
+      )}
+      {done && <Notice tone="know">The backup is in place.</Notice>}
+    </section>
+  );
+}
