@@ -1,11 +1,13 @@
 package shim.app.backup;
 
 import com.zaxxer.hikari.HikariDataSource;
+import com.zaxxer.hikari.HikariPoolMXBean;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
+import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
@@ -38,6 +40,7 @@ class Backups {
   private final Flyway flyway;
   private final DiskWatch disk;
   private final Clock clock;
+  private final String url;
   private final Path data;
   private final boolean demo;
   private final Duration every;
@@ -51,6 +54,7 @@ class Backups {
       Flyway flyway,
       DiskWatch disk,
       Clock clock,
+      @Value("${spring.datasource.url}") String url,
       @Value("${shim.data}") String data,
       @Value("${shim.demo:false}") boolean demo,
       @Value("${shim.backup-every-hours:24}") long everyHours,
@@ -60,6 +64,7 @@ class Backups {
     this.flyway = flyway;
     this.disk = disk;
     this.clock = clock;
+    this.url = url;
     this.data = Path.of(data);
     this.demo = demo;
     this.every = Duration.ofHours(everyHours);
@@ -230,17 +235,26 @@ class Backups {
         .orElse("0");
   }
 
-  /** Closes the database; the next who asks opens what then lies on the disk. */
-  private void letGo() {
-    try (Connection c = source.getConnection();
-        Statement s = c.createStatement()) {
-      s.execute("shutdown");
-    } catch (SQLException e) {
-      LOG.debug("closed under its connection, as wanted", e);
+  /** While it runs nobody has the database open, and nobody opens it. */
+  private void withNobodyAtIt(Work work) throws Exception {
+    HikariPoolMXBean pool = ((HikariDataSource) source).getHikariPoolMXBean();
+    pool.suspendPool();
+    try {
+      pool.softEvictConnections();
+      try (Connection c = DriverManager.getConnection(url, "shim", "");
+          Statement s = c.createStatement()) {
+        s.execute("shutdown");
+      } catch (SQLException e) {
+        LOG.debug("closed under its connection, as wanted", e);
+      }
+      work.run();
+    } finally {
+      pool.resumePool();
     }
-    if (source instanceof HikariDataSource pool) {
-      pool.getHikariPoolMXBean().softEvictConnections();
-    }
+  }
+
+  private interface Work {
+    void run() throws Exception;
   }
 
   /** Puts a checked file in place of all there is; what was there is kept in the folder. */
@@ -251,8 +265,7 @@ class Backups {
     }
     try {
       DataFolder.ready(data, scratch);
-      letGo();
-      DataFolder.finishRestore(data);
+      withNobodyAtIt(() -> DataFolder.finishRestore(data));
       flyway.migrate();
       lastRevision = -1;
     } catch (Exception e) {
