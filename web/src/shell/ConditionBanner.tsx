@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { HardDrive, Unplug } from "lucide-react";
 import { condition } from "../api/queries";
 
-const BAR = "flex min-h-12 flex-wrap items-center gap-x-3 border-b-4 bg-plate px-3 py-1 text-lg font-bold";
+const BAR = "flex min-h-12 items-center gap-x-3 border-b-4 bg-plate px-3 py-1 text-lg font-bold";
 
 /** What everybody should know of the machine Shim runs on, on every page while it is so. */
 export function ConditionBanner() {
@@ -11,7 +11,9 @@ export function ConditionBanner() {
     return (
       <div role="status" className={`${BAR} border-hair text-muted`}>
         <Unplug aria-hidden className="size-6 shrink-0" />
-        Shim does not answer: what is shown was seen before. Go on; what is entered waits on this device.
+        <span>
+          Shim does not answer: what is shown was seen before. Go on; what is entered waits on this device.
+        </span>
       </div>
     );
   }
@@ -19,7 +21,10 @@ export function ConditionBanner() {
     return (
       <div role="alert" className={`${BAR} border-tight`}>
         <HardDrive aria-hidden className="size-6 shrink-0" />
-        Shim's database is being opened anew after a fault of the disk. What is entered waits on this device.
+        <span>
+          Shim's database is being opened anew after a fault of the disk. What is entered waits on this
+          device.
+        </span>
       </div>
     );
   }
@@ -27,8 +32,10 @@ export function ConditionBanner() {
   return (
     <div role="alert" className={`${BAR} border-tight`}>
       <HardDrive aria-hidden className="size-6 shrink-0" />
-      The disk of the machine that runs Shim is full: nothing is kept there until there is room. What is
-      entered waits on this device and is sent by itself.
+      <span>
+        The disk of the machine that runs Shim is full: nothing is kept there until there is room. What is
+        entered waits on this device and is sent by itself.
+      </span>
     </div>
   );
 }

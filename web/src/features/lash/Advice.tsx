@@ -3,6 +3,7 @@ import { MARKS, MarkIcon } from "../../plan/verdict";
 import { useSettings } from "../../shell/settings";
 import { driftText, type LashUnit, lashText, unitName } from "../../units/lash";
 import type { Step } from "./flow";
+import { UNANSWERED } from "./overlay";
 import type { Round, ValveView } from "./useRound";
 
 interface AdviceProps {
@@ -37,6 +38,9 @@ export function Advice({ round, valve, step }: AdviceProps) {
           <MarkIcon mark={verdict} size={30} /> {MARKS[verdict].word}
           {off(valve, step, unit)}
         </p>
+      )}
+      {(valve.left ?? valve.found)?.version === UNANSWERED && verdict !== "IN" && (
+        <p className="text-muted">How far to turn comes with Shim's answer.</p>
       )}
       {step === "LEFT" || step === "AGAIN" ? (
         <ToDo valve={valve} inside={verdict === "IN"} unit={unit} />

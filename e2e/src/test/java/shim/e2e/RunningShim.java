@@ -186,6 +186,49 @@ final class RunningShim implements AutoCloseable {
     }
   }
 
+  /** Sends bytes and answers with the status alone; below zero when nobody answered. */
+  int send(String method, String path, String type, byte[] body) {
+    try {
+      HttpRequest request =
+          HttpRequest.newBuilder(URI.create(url(path)))
+              .timeout(Duration.ofSeconds(20))
+              .header("Content-Type", type)
+              .method(method, HttpRequest.BodyPublishers.ofByteArray(body))
+              .build();
+      return HTTP.send(request, HttpResponse.BodyHandlers.discarding()).statusCode();
+    } catch (IOException e) {
+      return -1;
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      return -1;
+    }
+  }
+
+  /** Starts it and ends it the hard way after some time, wherever it then is. */
+  void startAndKill(long afterMs) {
+    try {
+      process = command().redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
+      process.waitFor(afterMs, TimeUnit.MILLISECONDS);
+      kill();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  /** On a folder of one's own, not started yet. */
+  static RunningShim on(Path folder) {
+    return new RunningShim(folder);
+  }
+
+  private RunningShim(Path folder) {
+    this.more = List.of();
+    this.mode = "start";
+    this.data = folder;
+    this.port = freePort();
+  }
+
   Path data() {
     return data;
   }

@@ -90,7 +90,7 @@ class Backups {
       List<Kept> kept, long everyHours, int keep, String folder, @Nullable String trouble) {}
 
   Overview overview() {
-    return new Overview(kept(), every.toHours(), keep, folder(data).toString(), trouble);
+    return new Overview(kept(), demo ? 0 : every.toHours(), keep, folder(data).toString(), trouble);
   }
 
   private List<Kept> kept() {

@@ -30,16 +30,25 @@ public record LoadQuestion(String words, Optional<Double> meant) {
   }
 
   /** Loads between two bounds, lbf. */
-  public record Between(double fromLbf, double toLbf) {}
+  public record Between(double fromLbf, double toLbf) {
+    boolean holds(double loadLbf) {
+      return loadLbf > fromLbf && loadLbf < toLbf;
+    }
+  }
+
+  private static final double KILOGRAM = Units.NEWTON_PER_LBF / Units.NEWTON_PER_KGF;
+
+  /** What a load reads as when it is this slip, as a multiple of what is meant. */
+  private static Between slip(double factor, double expectedLbf) {
+    return new Between(expectedLbf * factor * (1 - NEAR), expectedLbf * factor * (1 + NEAR));
+  }
 
   /**
    * Where a load is taken for a slip of the point or the unit, and the figure for meant otherwise.
    */
   public static List<Between> slips(double expectedLbf) {
-    double newton = Units.NEWTON_PER_LBF;
-    double kilogram = Units.NEWTON_PER_LBF / Units.NEWTON_PER_KGF;
-    return Stream.of(10.0, 0.1, newton, kilogram)
-        .map(f -> new Between(expectedLbf * f * (1 - NEAR), expectedLbf * f * (1 + NEAR)))
+    return Stream.of(10.0, 0.1, Units.NEWTON_PER_LBF, KILOGRAM)
+        .map(f -> slip(f, expectedLbf))
         .toList();
   }
 
@@ -50,20 +59,20 @@ public record LoadQuestion(String words, Optional<Double> meant) {
     }
     double newton = loadLbf / Units.NEWTON_PER_LBF;
     double kilogram = loadLbf * Units.NEWTON_PER_KGF / Units.NEWTON_PER_LBF;
-    if (near(loadLbf / 10, expectedLbf)) {
+    if (slip(10, expectedLbf).holds(loadLbf)) {
       return ask(
           "%.1f is ten times the %.0f lbf expected: %.1f?", loadLbf, expectedLbf, loadLbf / 10);
     }
-    if (near(loadLbf * 10, expectedLbf)) {
+    if (slip(0.1, expectedLbf).holds(loadLbf)) {
       return ask(
           "%.1f is a tenth of the %.0f lbf expected: %.1f?", loadLbf, expectedLbf, loadLbf * 10);
     }
-    if (near(newton, expectedLbf)) {
+    if (slip(Units.NEWTON_PER_LBF, expectedLbf).holds(loadLbf)) {
       return ask(
           "%.0f lbf is far over the %.0f expected; as newtons it is %.1f lbf: was it N?",
           loadLbf, expectedLbf, newton);
     }
-    if (near(kilogram, expectedLbf)) {
+    if (slip(KILOGRAM, expectedLbf).holds(loadLbf)) {
       return ask(
           "%.0f lbf is far under the %.0f expected; as kilograms it is %.1f lbf: was it kg?",
           loadLbf, expectedLbf, kilogram);
@@ -108,9 +117,5 @@ public record LoadQuestion(String words, Optional<Double> meant) {
     return Optional.of(
         new LoadQuestion(
             String.format(Locale.ROOT, words, value, expected, meant), Optional.of(meant)));
-  }
-
-  private static boolean near(double value, double expected) {
-    return Math.abs(value / expected - 1) < NEAR;
   }
 }
