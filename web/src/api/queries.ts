@@ -34,6 +34,12 @@ export const condition = () =>
     retry: 1,
   });
 
+export const badRows = (engineId: string) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "bad-rows"],
+    queryFn: () => answered(api.GET("/api/engines/{id}/bad-rows", { params: { path: { id: engineId } } })),
+  });
+
 export const backups = () =>
   queryOptions({ queryKey: ["backups"], queryFn: () => answered(api.GET("/api/backups")) });
 

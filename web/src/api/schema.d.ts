@@ -564,6 +564,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/{id}/bad-rows/{kind}/{rowId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["mend"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines/{engineId}/spring-sets/{id}": {
         parameters: {
             query?: never;
@@ -1372,6 +1388,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["of"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/bad-rows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["badRows"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2807,6 +2839,24 @@ export interface components {
             order: string;
             lubricant: string;
             source: string;
+        };
+        Mending: {
+            /** Format: double */
+            value?: number;
+            hand: string;
+        };
+        BadRow: {
+            /** @enum {string} */
+            kind: "EVENT_PLANNED_HOURS" | "EVENT_RUN_HOURS" | "RUN_MINUTES" | "SPRING_HOURS_BEFORE" | "LIFTER_HOURS_BEFORE" | "FITTING_HEIGHT" | "FITTING_FROM_HOURS" | "TEST_HOURS" | "ROUND_HOURS" | "LOAD" | "LOAD_HEIGHT" | "LASH";
+            /** Format: uuid */
+            id: string;
+            label: string;
+            value: string;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            mayGo: boolean;
         };
         NewSet: {
             /** Format: uuid */
@@ -5584,6 +5634,34 @@ export interface operations {
             };
         };
     };
+    mend: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                kind: "EVENT_PLANNED_HOURS" | "EVENT_RUN_HOURS" | "RUN_MINUTES" | "SPRING_HOURS_BEFORE" | "LIFTER_HOURS_BEFORE" | "FITTING_HEIGHT" | "FITTING_FROM_HOURS" | "TEST_HOURS" | "ROUND_HOURS" | "LOAD" | "LOAD_HEIGHT" | "LASH";
+                rowId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Mending"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BadRow"][];
+                };
+            };
+        };
+    };
     putSet: {
         parameters: {
             query?: never;
@@ -6817,6 +6895,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EventView"][];
+                };
+            };
+        };
+    };
+    badRows: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BadRow"][];
                 };
             };
         };

@@ -20,6 +20,7 @@ import { ReadyPart } from "../readiness/ReadyPart";
 import { ChangePart } from "../running/ChangePart";
 import { EventList } from "../running/EventList";
 import { RunsPart } from "../running/RunsPart";
+import { BadRowsPart } from "./BadRowsPart";
 
 /** Plan, rail and panel of one engine: where, when, and the work at hand. */
 export function EnginePage() {
@@ -76,6 +77,7 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
             <NextStep engineId={engine.id} ready={ready} />
             {s && <SpringsLine engineId={engine.id} known={s} />}
           </section>
+          <BadRowsPart engineId={engine.id} />
           <ReadyPart engineId={engine.id} />
           {valve ? <ValveLife lash={l.data} valve={valve} /> : <TargetsNow lash={l.data} />}
           <div className="grid gap-3 min-[1180px]:grid-cols-2">

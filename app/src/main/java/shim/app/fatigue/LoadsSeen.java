@@ -24,7 +24,9 @@ class LoadsSeen {
     }
     return jdbc.sql(
             "select test_id, spring_id, valve, height_in, load_lbf, member from spring_reading"
-                + " where spring_id in (:springs) order by taken_at")
+                + " where spring_id in (:springs) and "
+                + LoadRow.SOUND
+                + " order by taken_at")
         .param("springs", springs)
         .query(
             (r, n) ->

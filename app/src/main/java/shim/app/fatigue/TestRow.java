@@ -1,6 +1,7 @@
 package shim.app.fatigue;
 
 import jakarta.persistence.Column;
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -12,6 +13,7 @@ import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.hibernate.envers.NotAudited;
 import org.jspecify.annotations.Nullable;
+import shim.app.record.Sound;
 import shim.core.engine.HeatState;
 
 /** One spring test of one engine. */
@@ -23,6 +25,8 @@ class TestRow {
   UUID engineId;
   @Nullable UUID roundId;
   Instant startedAt;
+
+  @Convert(converter = Sound.Hours.class)
   double engineHours;
 
   @Enumerated(EnumType.STRING)

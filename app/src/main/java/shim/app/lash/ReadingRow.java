@@ -9,6 +9,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.Objects;
 import java.util.UUID;
+import org.hibernate.annotations.SQLRestriction;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.Position;
@@ -17,6 +18,7 @@ import shim.core.lash.Reading;
 /** One reading at one valve, as typed. */
 @Entity
 @Audited
+@SQLRestriction("form in ('TURNS', 'SAME') or (figure >= 0 and figure < 1)")
 @Table(name = "lash_reading")
 class ReadingRow {
   @Id UUID id;

@@ -1,6 +1,7 @@
 package shim.app.lash;
 
 import jakarta.persistence.Column;
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -15,6 +16,7 @@ import java.util.stream.Stream;
 import org.hibernate.envers.Audited;
 import org.hibernate.envers.NotAudited;
 import org.jspecify.annotations.Nullable;
+import shim.app.record.Sound;
 import shim.core.crank.School;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
@@ -31,6 +33,8 @@ class RoundRow {
   HeatState state;
 
   String hand;
+
+  @Convert(converter = Sound.Hours.class)
   double engineHours;
 
   @Column(name = "head_temp_start_f")

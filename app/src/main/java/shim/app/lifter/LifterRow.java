@@ -1,5 +1,6 @@
 package shim.app.lifter;
 
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -9,6 +10,7 @@ import jakarta.persistence.Version;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
+import shim.app.record.Sound;
 import shim.core.engine.Lifter;
 
 /** One lifter by its mark. */
@@ -24,7 +26,10 @@ class LifterRow {
   String mark;
   @Nullable String setName;
   @Nullable UUID partnerId;
+
+  @Convert(converter = Sound.Hours.class)
   double hoursBefore;
+
   boolean scrapped;
   @Nullable String note;
   @Version int version;

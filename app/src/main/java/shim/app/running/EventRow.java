@@ -1,5 +1,6 @@
 package shim.app.running;
 
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -8,6 +9,7 @@ import java.time.LocalDate;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
+import shim.app.record.Sound;
 
 /** An event of one engine, planned or run. */
 @Entity
@@ -18,8 +20,13 @@ class EventRow {
   UUID engineId;
   String name;
   LocalDate onDate;
+
+  @Convert(converter = Sound.Hours.class)
   double plannedHours;
+
+  @Convert(converter = Sound.MaybeHours.class)
   @Nullable Double runHours;
+
   @Version int version;
 
   protected EventRow() {}

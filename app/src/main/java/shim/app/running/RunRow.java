@@ -1,6 +1,7 @@
 package shim.app.running;
 
 import jakarta.persistence.Column;
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -11,6 +12,7 @@ import java.time.LocalDate;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
+import shim.app.record.Sound;
 
 /** One run of one engine. */
 @Entity
@@ -25,7 +27,10 @@ class RunRow {
   Runs.Kind kind;
 
   LocalDate onDate;
+
+  @Convert(converter = Sound.Minutes.class)
   double minutes;
+
   @Nullable Double topRpm;
   int overRevs;
   @Nullable Double cycles;

@@ -1,5 +1,6 @@
 package shim.app.spring;
 
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -8,6 +9,7 @@ import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
+import shim.app.record.Sound;
 
 /** A spring at one valve from some engine hours on, with what is under and over it. */
 @Entity
@@ -18,11 +20,17 @@ class FittingRow {
   UUID springId;
   UUID engineId;
   String valve;
+
+  @Convert(converter = Sound.Hours.class)
   double fromHours;
+
   Instant fittedAt;
   @Nullable Double toHours;
   @Nullable Instant removedAt;
+
+  @Convert(converter = Sound.Height.class)
   @Nullable Double heightIn;
+
   @Nullable String shims;
   @Nullable String retainer;
   @Nullable String locks;

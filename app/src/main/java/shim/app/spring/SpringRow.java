@@ -1,5 +1,6 @@
 package shim.app.spring;
 
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -7,6 +8,7 @@ import jakarta.persistence.Version;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
+import shim.app.record.Sound;
 
 /** One spring by its mark. */
 @Entity
@@ -18,7 +20,10 @@ class SpringRow {
   String mark;
   @Nullable String setName;
   @Nullable String batch;
+
+  @Convert(converter = Sound.Hours.class)
   double hoursBefore;
+
   @Nullable Double odIn;
   boolean scrapped;
   @Nullable Double brokeAtHours;
