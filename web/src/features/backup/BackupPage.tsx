@@ -97,7 +97,8 @@ function RestorePart() {
     onSuccess: () => {
       check.reset();
       setDone(true);
-      return queries.resetQueries();
+      queries.removeQueries({ type: "inactive" });
+      return queries.invalidateQueries();
     },
   });
   const found = check.data;

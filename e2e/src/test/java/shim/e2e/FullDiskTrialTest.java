@@ -8,9 +8,11 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
+import org.openqa.selenium.support.ui.FluentWait;
 
 /**
  * A disk that fills up under Shim, and is cleared again: on a small disk of memory, where allowed.
@@ -78,6 +80,45 @@ class FullDiskTrialTest {
       assertThat(shim.get("/actuator/health")).endsWith("\"status\":\"UP\"}");
       browser.await(() -> !browser.text().contains("is full"));
       System.out.println("trial: a full disk was said, and writing went on without a restart");
+    } finally {
+      run("umount", "-l", disk.toString());
+    }
+  }
+
+  /**
+   * Without the reserve the store itself meets the full disk and closes; it comes back by itself.
+   */
+  @Test
+  void aStoreThatClosedItselfIsOpenedAnewWithAllThatWasAcknowledged() throws Exception {
+    Path disk = Files.createTempDirectory("shim-small-disk");
+    assumeTrue(
+        run("mount", "-t", "tmpfs", "-o", "size=80m", "tmpfs", disk.toString()),
+        "no disk of memory may be mounted here");
+    try (RunningShim shim =
+        RunningShim.on(disk.resolve("data")).with("SHIM_DISK_RESERVE_BYTES", "0")) {
+      shim.start();
+      String engine = Sheets.putV8(shim);
+      int kept = 0;
+      for (int i = 0; i < 20; i++) {
+        kept += event(shim, engine) == 200 ? 1 : 0;
+      }
+      fill(disk.resolve("filler"));
+      for (int i = 0; i < 20; i++) {
+        kept += event(shim, engine) == 200 ? 1 : 0;
+      }
+      assertThat(event(shim, engine)).isEqualTo(507);
+      assertThat(shim.get("/actuator/health")).contains("\"status\":\"DOWN\"");
+      Files.delete(disk.resolve("filler"));
+      new FluentWait<>(shim)
+          .withTimeout(Duration.ofSeconds(60))
+          .pollingEvery(Duration.ofMillis(300))
+          .until(s -> event(s, engine) == 200);
+      String events = shim.get("/api/engines/" + engine + "/events");
+      assertThat(events.split("\"name\":\"Sprint\"", -1).length - 1)
+          .as("acknowledged, and one more")
+          .isGreaterThanOrEqualTo(kept + 1);
+      System.out.println(
+          "trial: the store closed itself on a full disk and was opened anew; " + kept + " kept");
     } finally {
       run("umount", "-l", disk.toString());
     }

@@ -13,6 +13,7 @@ import java.util.Random;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Matcher;
@@ -36,6 +37,7 @@ class KillTrialTest {
 
   private final List<Kept> kept = Collections.synchronizedList(new ArrayList<>());
   private final List<String> photos = Collections.synchronizedList(new ArrayList<>());
+  private final Semaphore writes = new Semaphore(0);
   private final AtomicInteger acts = new AtomicInteger();
   private volatile boolean running;
 
@@ -62,7 +64,9 @@ class KillTrialTest {
         hands.submit(() -> readings(shim, engine, new Random(SEED + 100 + turn)));
         hands.submit(() -> findings(shim, engine, grade));
         hands.submit(() -> walk(shim, job));
-        Thread.currentThread().join(300 + random.nextInt(2200));
+        // At a moment that depends on what was done, not on how fast this machine is.
+        writes.drainPermits();
+        assertThat(writes.tryAcquire(15 + random.nextInt(60), 2, TimeUnit.MINUTES)).isTrue();
         shim.kill();
         running = false;
         hands.shutdown();
@@ -87,16 +91,7 @@ class KillTrialTest {
   }
 
   private static String job(RunningShim shim, String engine) {
-    String type = UUID.randomUUID().toString();
-    shim.put(
-        "/api/spring-types/" + type,
-        """
-        {"name":"HV","loads":[{"heightIn":1.95,"loadLbf":220},{"heightIn":1.3,"loadLbf":505}]}""");
-    shim.put(
-        "/api/engines/" + engine + "/spring-sets/" + UUID.randomUUID(),
-        """
-        {"typeId":"%s","setName":"A","engineHours":0,"hoursBefore":0,"heightIn":1.95,"hand":"KV"}"""
-            .formatted(type));
+    Sheets.putSprings(shim, engine);
     String job = UUID.randomUUID().toString();
     shim.put(
         "/api/jobs/" + job,
@@ -138,6 +133,7 @@ class KillTrialTest {
           if (!put(shim, round + "/readings/" + id, entry)) {
             return;
           }
+          writes.release();
           kept.add(new Kept(round, "\"id\":\"" + id + "\",\"form\":\"FIGURE\""));
         }
       }

@@ -12,7 +12,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
@@ -26,6 +28,7 @@ final class RunningShim implements AutoCloseable {
   private final String mode;
   private final int port;
   private final List<String> more;
+  private final Map<String, String> settings = new HashMap<>();
   private Process process;
 
   /** What it printed when it last started. */
@@ -88,7 +91,15 @@ final class RunningShim implements AutoCloseable {
                 "--port=" + port,
                 "--data=" + data));
     words.addAll(more);
-    return new ProcessBuilder(words).redirectErrorStream(true);
+    ProcessBuilder command = new ProcessBuilder(words).redirectErrorStream(true);
+    command.environment().putAll(settings);
+    return command;
+  }
+
+  /** A setting that no person is offered, for trials. */
+  RunningShim with(String name, String value) {
+    settings.put(name, value);
+    return this;
   }
 
   /** Starts it and waits until it says it is ready. */

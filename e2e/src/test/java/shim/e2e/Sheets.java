@@ -47,4 +47,18 @@ final class Sheets {
       throw new IllegalStateException(e);
     }
   }
+
+  /** A set of springs, one in every valve. */
+  static void putSprings(RunningShim shim, String engine) {
+    String type = UUID.randomUUID().toString();
+    shim.put(
+        "/api/spring-types/" + type,
+        """
+        {"name":"HV","loads":[{"heightIn":1.95,"loadLbf":220},{"heightIn":1.3,"loadLbf":505}]}""");
+    shim.put(
+        "/api/engines/" + engine + "/spring-sets/" + UUID.randomUUID(),
+        """
+        {"typeId":"%s","setName":"A","engineHours":0,"hoursBefore":0,"heightIn":1.95,"hand":"KV"}"""
+            .formatted(type));
+  }
 }

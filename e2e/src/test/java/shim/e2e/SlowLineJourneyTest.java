@@ -197,18 +197,56 @@ class SlowLineJourneyTest {
   }
 
   @Test
+  void anInspectionOnTheSameLine() {
+    String engine = Sheets.putV8(shim);
+    try (FaultProxy line = new FaultProxy(shim, FaultProxy.Line.PADDOCK, 16);
+        Browser browser = new Browser(800, 1280)) {
+      browser.open(line.url("/engines/" + engine + "/inspect"));
+      browser.await(() -> browser.text().contains("What is open"), LONG);
+      browser.fill("Your initials", "KV").press("Noise");
+      browser.await(browser::panelIsReady, LONG);
+      browser.slowDown(6);
+      browser.keys("12" + "11".repeat(15));
+      arrives(browser);
+      String kept = shim.get("/api/engines/" + engine + "/lifters");
+      assertThat(kept.split("\"look\":\"TICK_COLD\"", -1)).hasSize(17);
+      assertThat(kept.split("\"look\":\"TICK_HOT\"", -1)).hasSize(17);
+    }
+  }
+
+  @Test
+  void aWalkOnTheSameLineTakesEachStepOnce() {
+    String engine = Sheets.putV8(shim);
+    Sheets.putSprings(shim, engine);
+    String job = UUID.randomUUID().toString();
+    shim.put(
+        "/api/jobs/" + job,
+        """
+        {"engineId":"%s","engineHours":1,"hand":"KV","ask":{"kind":"IN_CAR","hold":"AIR",
+         "intakeOff":false,"innerOut":false,"state":"COLD","valves":[{"valve":"3E",
+         "newSeal":false,"sameAgain":true,"standIn":false}]}}"""
+            .formatted(engine));
+    try (FaultProxy line = new FaultProxy(shim, FaultProxy.Line.PADDOCK, 17);
+        Browser browser = new Browser(1280, 800)) {
+      browser.open(line.url("/jobs/" + job));
+      browser.await(() -> browser.text().contains("Read the cautions"), LONG);
+      browser.keys(Keys.SPACE, Keys.ENTER);
+      for (int i = 0; i < 5; i++) {
+        int done = i + 1;
+        browser.await(() -> browser.text().contains("Step " + (done + 1) + " of"), LONG);
+        // A hand that presses twice does one step.
+        browser.keys(Keys.ENTER, Keys.ENTER);
+      }
+      arrives(browser);
+      assertThat(Walk.acts(shim.get("/api/jobs/" + job))).isEqualTo(6);
+      assertThat(browser.text()).doesNotContain("meanwhile", "not taken");
+    }
+  }
+
+  @Test
   void aSpringTestOnTheSameLine() {
     String engine = Sheets.putV8(shim);
-    String type = UUID.randomUUID().toString();
-    shim.put(
-        "/api/spring-types/" + type,
-        """
-        {"name":"HV","loads":[{"heightIn":1.95,"loadLbf":220},{"heightIn":1.3,"loadLbf":505}]}""");
-    shim.put(
-        "/api/engines/" + engine + "/spring-sets/" + UUID.randomUUID(),
-        """
-        {"typeId":"%s","setName":"A","engineHours":0,"hoursBefore":0,"heightIn":1.95,"hand":"KV"}"""
-            .formatted(type));
+    Sheets.putSprings(shim, engine);
     String test = UUID.randomUUID().toString();
     shim.put(
         "/api/spring-tests/" + test,

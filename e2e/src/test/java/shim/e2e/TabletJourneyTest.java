@@ -3,7 +3,6 @@ package shim.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import java.util.UUID;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -80,16 +79,7 @@ class TabletJourneyTest {
   @Test
   void aWalkOfASpringChange() {
     String id = Sheets.putV8(shim);
-    String type = UUID.randomUUID().toString();
-    shim.put(
-        "/api/spring-types/" + type,
-        """
-        {"name":"HV","loads":[{"heightIn":1.95,"loadLbf":220},{"heightIn":1.3,"loadLbf":505}]}""");
-    shim.put(
-        "/api/engines/" + id + "/spring-sets/" + UUID.randomUUID(),
-        """
-        {"typeId":"%s","setName":"A","engineHours":0,"hoursBefore":0,"heightIn":1.95,"hand":"KV"}"""
-            .formatted(type));
+    Sheets.putSprings(shim, id);
     tablet.open(at("/engines/" + id + "/change")).sees("Choose the valves");
     tablet.tabTo("3E").keys(Keys.ENTER).sees("1 to do: 3E");
     tablet.fill("Your initials", "KV").tabTo("Begin:").keys(Keys.ENTER).awaitAddress("/jobs/");

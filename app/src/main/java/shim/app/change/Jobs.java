@@ -144,8 +144,9 @@ class Jobs {
     }
     List<Done> before = done(jobId);
     if (entry.basedOn() != before.size()) {
+      String who = before.isEmpty() ? "somebody" : before.get(before.size() - 1).hand();
       throw Refusal.conflict(
-          "somebody went on with this job meanwhile: look at where it stands, then again");
+          who + " went on with this job meanwhile: look at where it stands, then again");
     }
     JobPlanner.Planned planned = planned(row);
     Job job = Job.of(planned.plan(), before);
