@@ -2066,6 +2066,8 @@ export interface components {
             target?: components["schemas"]["LashTarget"];
             gauge?: components["schemas"]["EntryGauge"];
             /** Format: double */
+            bottomTurns?: number;
+            /** Format: double */
             lastLeftIn?: number;
             /** Format: double */
             lastLeftHours?: number;

@@ -231,6 +231,22 @@ describe("the house rule that leaves alone what is in", () => {
   });
 });
 
+describe("hydraulic lifters", () => {
+  it("a turn that would bottom the plunger is refused before it is kept", () => {
+    const shim = new FakeRound(2, false);
+    const view = shim.view();
+    const round = { ...view, hydraulic: true } as Round;
+    const found = { id: "f", form: "TURNS" as const, turns: 0.25, hand: "KV", takenAt: "", version: 0 };
+    round.valves = [{ ...round.valves[0], gauge: undefined, found, bottomTurns: 1.1 }, round.valves[1]];
+    const ground = { hand: "KV", unit: "thou" as const, newId: () => "n", now: () => "" };
+    const typed = (text: string) =>
+      step(step(EMPTY_HAND, { do: "type", text }, round, ground).hand, { do: "enter" }, round, ground);
+    expect(typed("2").hand.trouble).toContain("would bottom the plunger");
+    expect(typed("2").keep).toEqual([]);
+    expect(typed("1/2").keep).toMatchObject([{ body: { form: "TURNS", figure: 0.5, phase: "LEFT" } }]);
+  });
+});
+
 describe("two hands at one valve", () => {
   it("a figure begun before the other's arrived is not written over it unseen", () => {
     const mine = new Bench(2);

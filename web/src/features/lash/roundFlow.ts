@@ -182,7 +182,13 @@ function figure(hand: Hand, round: Round, valve: ValveView, ground: Ground, leav
   const text = hand.text.trim();
   const what = said(round.hydraulic ? readTurns(text) : readGap(text, ground.unit), text);
   if (typeof what === "string") return just({ ...hand, trouble: what });
-  return kept(hand, round, valve, ground, phaseOf(askedNow(hand, valve)), what, leaves);
+  const phase = phaseOf(askedNow(hand, valve));
+  const bottom = valve.bottomTurns;
+  if (what.form === "TURNS" && phase === "LEFT" && bottom !== undefined && (what.figure ?? 0) >= bottom) {
+    const words = `${text} turns would bottom the plunger and hold the valve open: it has ${bottom.toFixed(2)}`;
+    return just({ ...hand, trouble: words });
+  }
+  return kept(hand, round, valve, ground, phase, what, leaves);
 }
 
 /** Keeps a figure; a valve that was put off no longer is. */

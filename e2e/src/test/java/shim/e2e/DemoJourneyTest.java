@@ -73,7 +73,7 @@ class DemoJourneyTest {
     browser.keys("160", Keys.ENTER).sees("ten times the");
     browser.keys("16", Keys.ENTER).sees("As left: lock it");
     // At once, without waiting for an answer: what is typed after "take back" is the new figure.
-    browser.keys("u", "18/17", Keys.ENTER).sees("must be thicker than the one that goes");
+    browser.keys("u", "18/17", Keys.ENTER).sees("the leaf that goes is the thinner one");
     browser.over("16+", Keys.ENTER).sees("try the next leaf");
     browser.over("160", Keys.ENTER).sees("ten times the");
     browser.keys(Keys.ENTER).sees("As left: lock it");

@@ -92,6 +92,7 @@ public record RoundView(
   /**
    * One valve.
    *
+   * @param bottomTurns hydraulic: so many turns from zero lash bottom the plunger
    * @param gauge bounds for a figure whose answer is still on its way
    * @param lastLeftIn as left last time in the same state, inch
    * @param driftIn found minus that, inch
@@ -105,6 +106,7 @@ public record RoundView(
       double slackDeg,
       @Nullable LashTarget target,
       @Nullable EntryGauge gauge,
+      @Nullable Double bottomTurns,
       @Nullable Double lastLeftIn,
       @Nullable Double lastLeftHours,
       @Nullable ReadingView found,

@@ -59,6 +59,7 @@ final class ValveReader {
         slackDeg,
         target,
         target == null ? null : EntryGauge.of(target),
+        hydraulic ? Preload.bottomTurns(engine.drive(), p.kind()).orElse(null) : null,
         last.map(ValveHistory.Visit::leftIn).orElse(null),
         last.map(ValveHistory.Visit::engineHours).orElse(null),
         found,

@@ -77,6 +77,14 @@ public record Preload(
     }
   }
 
+  /** Turns from zero lash that bottom the plunger; empty where nothing turns. */
+  public static Optional<Double> bottomTurns(Engine.Drive drive, ValveKind kind) {
+    double perTurn = plungerPerTurnIn(drive, kind);
+    return perTurn > 0
+        ? Optional.ofNullable(drive.plungerTravelIn()).map(total -> total / perTurn)
+        : Optional.empty();
+  }
+
   /** Plunger travel of one turn at a kind of valve, inch. */
   public static double plungerPerTurnIn(Engine.Drive drive, ValveKind kind) {
     if (drive.thread() == null) {

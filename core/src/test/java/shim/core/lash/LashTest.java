@@ -181,6 +181,8 @@ class LashTest {
     assertThat(p.travelIn()).isCloseTo(0.75 * 0.0694, within(1e-4));
     assertThat(p.hotTravelIn()).isCloseTo(p.travelIn() - 0.004, within(TIGHT));
     assertThat(p.words()).isEqualTo("tighten 180°");
+    assertThat(Preload.bottomTurns(drive, ValveKind.INTAKE).orElseThrow())
+        .isCloseTo(0.090 / 0.0694, within(1e-3));
     assertThat(Preload.of(drive, ValveKind.INTAKE, 1.5, 0).verdict())
         .isEqualTo(Preload.Verdict.BOTTOMED);
     assertThatThrownBy(() -> Preload.requireTravel(0.0694 * 1.5, 0.090, 1.5))
