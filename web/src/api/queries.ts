@@ -112,10 +112,10 @@ export const round = (id: string) =>
     refetchInterval: (q) => (q.state.data?.signedBy ? false : 2000),
   });
 
-/** What to look at first at the end of a round; asked anew with every valve done. */
-export const roundLooks = (engineId: string, id: string, done: number) =>
+/** What to look at first at the end of a round; asked anew with every change that Shim has taken. */
+export const roundLooks = (engineId: string, id: string, changes: number) =>
   queryOptions({
-    queryKey: ["engines", engineId, "looks", id, done],
+    queryKey: ["engines", engineId, "looks", id, changes],
     queryFn: () => answered(api.GET("/api/rounds/{id}/looks", { params: { path: { id } } })),
     placeholderData: keepPreviousData,
   });

@@ -1,6 +1,17 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { readHandedOver } from "./handOver";
-import { discard, kick, onDelivered, post, postPhoto, reopen, takeOver, tryAgain, waiting } from "./outbox";
+import {
+  discard,
+  kick,
+  onDelivered,
+  post,
+  postPhoto,
+  reopen,
+  takeOver,
+  tryAgain,
+  waiting,
+  whenAllSent,
+} from "./outbox";
 import type { Contents } from "./parcel";
 import { damaged } from "./store";
 import { homeOf, wordsFor } from "./words";
@@ -211,5 +222,29 @@ describe("what waits is named in a person's words", () => {
       body: { spring: "BROKEN", skipped: true, hand: "KV" },
     };
     expect(wordsFor(look)).toBe("3E: put off, spring broken");
+  });
+});
+
+describe("what ends a round or a test", () => {
+  it("comes after all that was entered in it, and nothing else", async () => {
+    post(reading("a", "18"), { ...reading("b", "19", "3I"), roundId: "other" } as Contents);
+    let ended = "";
+    const mine = (p: Contents) => p.kind === "reading" && p.roundId === "r";
+    whenAllSent(mine).then(() => {
+      ended = "yes";
+    });
+    await settle();
+    expect(ended).toBe("");
+    line.answer = (url) => (url.includes("/r/") ? json(200, {}) : new TypeError("failed"));
+    await vi.advanceTimersByTimeAsync(10_000);
+    expect(ended).toBe("yes");
+    expect(waiting()).toHaveLength(1);
+  });
+  it("waits for a person where something was not taken", async () => {
+    line.answer = () => json(422, { detail: "cannot be" });
+    post(reading("a", "18"));
+    const out = whenAllSent(() => true).catch((e: Error) => e.message);
+    await settle();
+    expect(await out).toContain("cannot be");
   });
 });

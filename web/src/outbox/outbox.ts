@@ -60,6 +60,25 @@ export async function postPhoto(contents: Contents, photo: Blob) {
   post(contents);
 }
 
+/**
+ * Waits until nothing of this is on its way any more: what ends a round or a test must come after all
+ * that was entered in it. Something that was not taken has to be settled by a person first.
+ */
+export function whenAllSent(mine: (parcel: Parcel) => boolean): Promise<void> {
+  return new Promise((done, fail) => {
+    const look = () => {
+      const open = waiting().filter(mine);
+      const held = open.find((p) => p.held);
+      if (open.length > 0 && !held) return;
+      stop();
+      if (held) fail(new Error(`not yet: something entered here was not taken: ${held.last?.words}`));
+      else done();
+    };
+    const stop = subscribe(look);
+    look();
+  });
+}
+
 /** A person lets go of something that waits. */
 export function discard(key: string) {
   const gone = waiting().find((p) => p.key === key);

@@ -45,8 +45,15 @@ export function TestDone({ test, work, onCheck }: TestDoneProps) {
       {work.end.error && <Notice tone="stop">{work.end.error.message}</Notice>}
       <div className="flex flex-wrap gap-2">
         {!test.endedAt && (
-          <Button look="now" className="text-xl" onClick={() => work.end.mutate()}>
-            End the test
+          <Button
+            look="now"
+            className="text-xl"
+            disabled={work.end.isPending}
+            onClick={() => work.end.mutate()}
+          >
+            {work.end.isPending && work.parcels.length > 0
+              ? `${work.parcels.length} still on the way …`
+              : "End the test"}
           </Button>
         )}
         {!test.endedAt && <Button onClick={onCheck}>Read the check spring</Button>}

@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
 import { springTest } from "../../api/queries";
-import { post, waiting } from "../../outbox/outbox";
+import { post, waiting, whenAllSent } from "../../outbox/outbox";
 import { useWaiting } from "../../outbox/useOutbox";
 import { useSettings } from "../../shell/settings";
 import { type Read, type ReadGround, readSpring, type Typed, takeBack } from "./readFlow";
@@ -37,8 +37,11 @@ export function useSpringTest(id: string) {
     known: (readingId) => answer()?.valves.some((v) => v.readings.some((r) => r.id === readingId)) ?? false,
   };
   const end = useMutation({
-    mutationFn: () =>
-      answered(api.PUT("/api/spring-tests/{id}/end", { params: { path: { id } }, body: { hand } })),
+    networkMode: "always",
+    mutationFn: async () => {
+      await whenAllSent((p) => ofTest([p], id).length > 0);
+      return answered(api.PUT("/api/spring-tests/{id}/end", { params: { path: { id } }, body: { hand } }));
+    },
     onSuccess: (now: SpringTest) => {
       queries.setQueryData(key, now);
       void queries.invalidateQueries({ queryKey: ["engines", now.engineId, "springs"] });

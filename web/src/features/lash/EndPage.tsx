@@ -10,6 +10,7 @@ import {
   roundTest,
   springTest,
 } from "../../api/queries";
+import { whenAllSent } from "../../outbox/outbox";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { MarkIcon } from "../../plan/verdict";
 import { EngineTabs, Waiting } from "../../shell/EngineFrame";
@@ -20,7 +21,7 @@ import { Button, buttonClass } from "../../ui/Button";
 import { Check, Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { driftText, lashText, unitName } from "../../units/lash";
-import type { RoundParcel } from "./overlay";
+import { ofRound, type RoundParcel } from "./overlay";
 import { roundFaces } from "./roundFaces";
 import { type Round, useRound } from "./useRound";
 
@@ -97,7 +98,7 @@ type Look = Schemas["Look"];
 
 /** This round by itself and all rounds up to it, most pressing first. */
 function FirstLooks({ round }: { round: Round }) {
-  const looks = useQuery(roundLooks(round.engineId, round.id, round.done));
+  const looks = useQuery(roundLooks(round.engineId, round.id, round.changes));
   if (looks.error && !looks.data) return <Problem error={looks.error} />;
   if (!looks.data) return <Waiting />;
   const { now, onTheDay } = looks.data;
@@ -208,8 +209,10 @@ function SignOff({ round, waits }: { round: Round; waits: readonly RoundParcel[]
   const [note, setNote] = useState("");
   const [checked, setChecked] = useState<string[]>([]);
   const sign = useMutation({
-    mutationFn: () =>
-      answered(
+    networkMode: "always",
+    mutationFn: async () => {
+      await whenAllSent((p) => ofRound([p], round.id).length > 0);
+      return answered(
         api.PUT("/api/rounds/{id}/signature", {
           params: { path: { id: round.id } },
           body: {
@@ -219,7 +222,8 @@ function SignOff({ round, waits }: { round: Round; waits: readonly RoundParcel[]
             rulesChecked: checked,
           },
         }),
-      ),
+      );
+    },
     onSuccess: (r) => {
       queries.setQueryData(roundQuery(round.id).queryKey, r);
       void queries.invalidateQueries({ queryKey: ["engines", round.engineId] });
@@ -273,7 +277,7 @@ function SignOff({ round, waits }: { round: Round; waits: readonly RoundParcel[]
         <Button
           look={round.done === round.valves.length ? "now" : "plain"}
           type="submit"
-          disabled={waits.length > 0}
+          disabled={sign.isPending}
           className="min-[640px]:mt-6"
         >
           Sign off
@@ -281,10 +285,11 @@ function SignOff({ round, waits }: { round: Round; waits: readonly RoundParcel[]
       </div>
       {waits.length > 0 && (
         <Notice tone="care">
-          {waits.length} {waits.length === 1 ? "figure is" : "figures are"} still on the way to Shim: sign
-          when they are there. <Link to="/waiting">What waits</Link>
+          {waits.length} {waits.length === 1 ? "figure is" : "figures are"} still on the way to Shim; the
+          signature follows them. <Link to="/waiting">What waits</Link>
         </Notice>
       )}
+      {sign.error && !problem && <Notice tone="stop">{wordsOf(sign.error)}</Notice>}
       {problem && !problem.errors.some((e) => e.field === "initials") && (
         <Notice tone="stop">{wordsOf(problem)}</Notice>
       )}

@@ -178,7 +178,11 @@ final class Browser implements AutoCloseable {
                 + "\")]");
     await(
         () -> {
-          driver.findElement(named).click();
+          WebElement found = driver.findElement(named);
+          if (!found.isEnabled()) {
+            return false;
+          }
+          found.click();
           return true;
         });
     return this;
