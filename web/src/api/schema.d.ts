@@ -1725,6 +1725,10 @@ export interface components {
             done: number;
             /** Format: int64 */
             changes: number;
+            /** Format: double */
+            checkLowest: number;
+            /** Format: double */
+            checkHighest: number;
         };
         TestValve: {
             /** @description a valve, such as 3E or 3I1 */

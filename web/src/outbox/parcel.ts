@@ -108,7 +108,7 @@ export function streamOf(p: Contents): string {
     case "unload":
       return `test/${p.testId}/${p.valve}`;
     case "check":
-      return `test/${p.testId}`;
+      return `check/${p.checkId}`;
     case "seen":
     case "unsee":
     case "photo":

@@ -32,6 +32,13 @@ export function CheckPanel({ test, side, work, onPass, onDone }: CheckPanelProps
 
   const keep = (loadLbf: number, typed: string) => {
     if (knownLbf === undefined) return setTrouble(`what is its load at that height, in ${loadUnit(unit)}?`);
+    const share = loadLbf / knownLbf;
+    if (!(share >= test.checkLowest && share <= test.checkHighest)) {
+      const off = `${Math.abs(100 * (share - 1)).toFixed(0)} % ${share > 1 ? "high" : "low"}`;
+      return setTrouble(
+        `the check spring reads ${off}: no tester drifts so far. Is it the right spring, at its height, and ${known} its load?`,
+      );
+    }
     try {
       work.check({ name, knownLbf, loadLbf, side, typed });
       setTrouble(undefined);

@@ -254,6 +254,8 @@ final class SpringViews {
   /**
    * A test as it stands.
    *
+   * @param checkLowest least a check spring may read, as a share of its known load; {@code
+   *     checkHighest} the most
    * @param changes goes up with each change; of two answers the higher is newer
    */
   public record SpringTestView(
@@ -275,5 +277,7 @@ final class SpringViews {
       List<TestValve> valves,
       List<LoadRead> others,
       int done,
-      long changes) {}
+      long changes,
+      double checkLowest,
+      double checkHighest) {}
 }

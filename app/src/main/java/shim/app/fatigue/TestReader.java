@@ -117,7 +117,9 @@ class TestReader {
             .map(TestReader::read)
             .toList(),
         (int) valves.stream().filter(v -> v.more() == 0).count(),
-        test.changes);
+        test.changes,
+        Math.exp(-TesterDay.ABSURD_LN),
+        Math.exp(TesterDay.ABSURD_LN));
   }
 
   private Before before(TestRow test) {
