@@ -1,10 +1,14 @@
 package shim.app;
 
+import ch.qos.logback.classic.Level;
+import ch.qos.logback.classic.LoggerContext;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
@@ -19,6 +23,7 @@ import shim.app.backup.DataFolder;
 @EnableScheduling
 public class ShimApplication {
   public static void main(String[] args) {
+    quiet();
     if (args.length > 0 && List.of("backup", "restore").contains(args[0])) {
       System.exit(keep(List.of(args)));
     }
@@ -45,6 +50,13 @@ public class ShimApplication {
     launch.lanAddresses().forEach(a -> System.out.println("  On a tablet:    " + a));
     System.out.println("  Stop it with Ctrl-C.");
     System.out.println();
+  }
+
+  /** Until Spring sets up the log in the data folder, libraries do not talk to the person. */
+  private static void quiet() {
+    if (LoggerFactory.getILoggerFactory() instanceof LoggerContext logs) {
+      logs.getLogger(Logger.ROOT_LOGGER_NAME).setLevel(Level.OFF);
+    }
   }
 
   private static void born(Path folder) {
