@@ -65,7 +65,9 @@ public final class BackupCommand {
     Files.createDirectories(data);
     Path scratch = Files.createTempDirectory(data, ".incoming-");
     try {
-      BackupFile.Holds h = BackupFile.check(file, scratch, newestSchema());
+      BackupFile.Holds h =
+          BackupFile.check(
+              file, scratch, Flyway.configure().dataSource("jdbc:h2:mem:", "shim", "").load());
       DataFolder.ready(data, scratch);
       DataFolder.finishRestore(data);
       return String.format(
@@ -83,10 +85,5 @@ public final class BackupCommand {
     } finally {
       BackupFile.remove(scratch);
     }
-  }
-
-  private static String newestSchema() {
-    var all = Flyway.configure().dataSource("jdbc:h2:mem:", "shim", "").load().info().all();
-    return all[all.length - 1].getVersion().getVersion();
   }
 }

@@ -15,6 +15,8 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Properties;
 import java.util.regex.Pattern;
@@ -25,6 +27,7 @@ import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
+import org.flywaydb.core.Flyway;
 import shim.app.http.Refusal;
 
 /**
@@ -103,7 +106,8 @@ final class BackupFile {
   }
 
   /** Unpacks a backup beside the data and reads every row of it; refuses in words. */
-  static Holds check(Path zip, Path scratch, String newestSchema) {
+  static Holds check(Path zip, Path scratch, Flyway known) {
+    String newestSchema = newestSchema(known);
     try {
       Holds said = unpack(zip, scratch);
       if (Double.parseDouble(said.schema()) > Double.parseDouble(newestSchema)) {
@@ -124,6 +128,14 @@ final class BackupFile {
     } catch (IOException e) {
       throw Refusal.invalid("file", NOT_OURS + "it cannot be read");
     }
+  }
+
+  /** The newest form of the database that this Shim can make. */
+  private static String newestSchema(Flyway known) {
+    return Arrays.stream(known.info().all())
+        .map(i -> i.getVersion() == null ? "0" : i.getVersion().getVersion())
+        .max(Comparator.comparingDouble(Double::parseDouble))
+        .orElse("0");
   }
 
   private static Holds unpack(Path zip, Path scratch) throws IOException {
@@ -227,7 +239,7 @@ final class BackupFile {
       return;
     }
     try (Stream<Path> all = Files.walk(folder)) {
-      for (Path p : all.sorted(java.util.Comparator.reverseOrder()).toList()) {
+      for (Path p : all.sorted(Comparator.reverseOrder()).toList()) {
         Files.deleteIfExists(p);
       }
     }

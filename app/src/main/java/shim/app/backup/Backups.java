@@ -201,7 +201,7 @@ class Backups {
     Path zip = scratch.resolveSibling(scratch.getFileName() + ".part");
     try {
       copy(file, zip);
-      return new Checked(id, BackupFile.check(zip, scratch, newestSchema()));
+      return new Checked(id, BackupFile.check(zip, scratch, flyway));
     } catch (IOException | RuntimeException e) {
       BackupFile.remove(scratch);
       throw e;
@@ -226,13 +226,6 @@ class Backups {
 
   private Path scratch(UUID id) {
     return data.resolve(".incoming-" + id);
-  }
-
-  private String newestSchema() {
-    return java.util.Arrays.stream(flyway.info().all())
-        .map(i -> i.getVersion() == null ? "0" : i.getVersion().getVersion())
-        .max(Comparator.comparingDouble(Double::parseDouble))
-        .orElse("0");
   }
 
   /** While it runs nobody has the database open, and nobody opens it. */

@@ -49,13 +49,18 @@ public class DiskWatch {
 
   /** Whether an error comes from a full disk. */
   boolean full(Throwable e) {
+    return ranOut(e) || full();
+  }
+
+  /** Whether an error says that the disk had no room. */
+  static boolean ranOut(Throwable e) {
     for (Throwable t = e; t != null; t = t.getCause()) {
       String words = String.valueOf(t.getMessage()).toLowerCase(Locale.ROOT);
       if (words.contains("no space left") || words.contains("disk quota")) {
         return true;
       }
     }
-    return full();
+    return false;
   }
 
   /** Refuses to write while the disk is full. */

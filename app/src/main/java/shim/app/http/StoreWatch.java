@@ -31,15 +31,21 @@ class StoreWatch implements HealthIndicator {
     this.disk = disk;
   }
 
-  /** Looks at an error; one of the disk's makes the store be opened anew. */
+  /** Looks at an error; one of the disk's, or of a closed store, makes the store be opened anew. */
   void look(Throwable e) {
+    if (DiskWatch.ranOut(e) || closed(e)) {
+      failed = true;
+    }
+  }
+
+  private static boolean closed(Throwable e) {
     for (Throwable t = e; t != null; t = t.getCause()) {
-      String words = String.valueOf(t.getMessage()).toLowerCase(Locale.ROOT);
-      boolean closed = t instanceof SQLException s && s.getErrorCode() == DATABASE_CLOSED;
-      if (closed || words.contains("no space left") || words.contains("store is closed")) {
-        failed = true;
+      if (t instanceof SQLException s && s.getErrorCode() == DATABASE_CLOSED
+          || String.valueOf(t.getMessage()).toLowerCase(Locale.ROOT).contains("store is closed")) {
+        return true;
       }
     }
+    return false;
   }
 
   /** H2's code for a database that has closed itself. */
