@@ -119,9 +119,10 @@ async function send(parcel: Parcel) {
   try {
     change((b) => boxes.sent(b, parcel.key));
     const reply = await call(parcel);
-    onTheWay.delete(parcel.key);
+    // On its way until it is out of the box: whoever is told may already look at what is due.
     for (const tell of receivers) tell(parcel, reply);
     change((b) => boxes.taken(b, parcel.key, (id) => versionIn(reply, id)));
+    onTheWay.delete(parcel.key);
     clearBeside(parcel);
     pause = FIRST_PAUSE_MS;
     work();
@@ -152,14 +153,11 @@ function rest() {
   pause = Math.min(LONGEST_PAUSE_MS, pause * 2);
 }
 
+/** Only a round's answer holds readings with versions. */
 function versionIn(reply: Reply, readingId: string): number | undefined {
-  if (!reply || !("valves" in reply)) return undefined;
-  for (const v of reply.valves) {
-    if (!("gauge" in v || "status" in v)) continue;
-    const held = [v.found, v.left].find((r) => r?.id === readingId);
-    if (held) return held.version;
-  }
-  return undefined;
+  if (!reply || !("leavesWhatIsIn" in reply)) return undefined;
+  const readings = reply.valves.flatMap((v) => [v.found, v.left]);
+  return readings.find((r) => r?.id === readingId)?.version;
 }
 
 /** Goes on sending on whatever page, and at once when the network or the page comes back. */

@@ -80,6 +80,20 @@ abstract class ApiTest {
     return id;
   }
 
+  /** Puts a set of springs in, one in every valve. */
+  protected void fitSprings(String engineId, String setName) {
+    String type = UUID.randomUUID().toString();
+    put(
+        "/api/spring-types/" + type,
+        """
+        {"name":"HV","loads":[{"heightIn":1.95,"loadLbf":220},{"heightIn":1.3,"loadLbf":505}]}""");
+    put(
+        "/api/engines/" + engineId + "/spring-sets/" + UUID.randomUUID(),
+        """
+        {"typeId":"%s","setName":"%s","engineHours":0,"hoursBefore":0,"heightIn":1.95,"hand":"KV"}"""
+            .formatted(type, setName));
+  }
+
   protected static String start(String engineId, String state, double hours) {
     return """
         {"engineId":"%s","state":"%s","hand":"KV","engineHours":%s,"school":"BEST_STOPS",

@@ -38,16 +38,7 @@ class BadRowTest extends ApiTest {
 
   private String engineWithAll() {
     String engine = engine(resource("v8.json"));
-    String type = UUID.randomUUID().toString();
-    put(
-        "/api/spring-types/" + type,
-        """
-        {"name":"HV","loads":[{"heightIn":1.95,"loadLbf":220},{"heightIn":1.3,"loadLbf":505}]}""");
-    put(
-        "/api/engines/" + engine + "/spring-sets/" + UUID.randomUUID(),
-        """
-        {"typeId":"%s","setName":"K","engineHours":0,"hoursBefore":0,"heightIn":1.95,"hand":"KV"}"""
-            .formatted(type));
+    fitSprings(engine, "K");
     put(
         "/api/engines/" + engine + "/lifter-sets/" + UUID.randomUUID(),
         """

@@ -16,16 +16,7 @@ class BenchJobApiTest extends ApiTest {
 
   private String withSprings(String sheet) {
     String engine = engine(sheet);
-    String type = UUID.randomUUID().toString();
-    put(
-        "/api/spring-types/" + type,
-        """
-        {"name":"HV","loads":[{"heightIn":1.95,"loadLbf":220},{"heightIn":1.3,"loadLbf":505}]}""");
-    put(
-        "/api/engines/" + engine + "/spring-sets/" + UUID.randomUUID(),
-        """
-        {"typeId":"%s","setName":"S","engineHours":0,"hoursBefore":0,"heightIn":1.95,"hand":"KV"}"""
-            .formatted(type));
+    fitSprings(engine, "S");
     return engine;
   }
 

@@ -30,16 +30,7 @@ class JobKillTest extends ApiTest {
   @Test
   void afterEveryActTheFileOnDiskHoldsIt() throws Exception {
     String engine = engine(resource("v8.json"));
-    String type = UUID.randomUUID().toString();
-    put(
-        "/api/spring-types/" + type,
-        """
-        {"name":"HV","loads":[{"heightIn":1.95,"loadLbf":220},{"heightIn":1.3,"loadLbf":505}]}""");
-    put(
-        "/api/engines/" + engine + "/spring-sets/" + UUID.randomUUID(),
-        """
-        {"typeId":"%s","setName":"K","engineHours":0,"hoursBefore":0,"heightIn":1.95,"hand":"KV"}"""
-            .formatted(type));
+    fitSprings(engine, "K");
     String job = UUID.randomUUID().toString();
     put(
         "/api/jobs/" + job,

@@ -26,6 +26,14 @@ class FullDiskTrialTest {
     return p.waitFor(20, TimeUnit.SECONDS) && p.exitValue() == 0;
   }
 
+  private static Path smallDisk() throws Exception {
+    Path disk = Files.createTempDirectory("shim-small-disk");
+    assumeTrue(
+        run("mount", "-t", "tmpfs", "-o", "size=80m", "tmpfs", disk.toString()),
+        "no disk of memory may be mounted here");
+    return disk;
+  }
+
   private static void fill(Path file) {
     try (OutputStream out = Files.newOutputStream(file)) {
       byte[] piece = new byte[1 << 20];
@@ -47,10 +55,7 @@ class FullDiskTrialTest {
 
   @Test
   void itIsSaidNothingIsHalfKeptAndWritingGoesOnByItself() throws Exception {
-    Path disk = Files.createTempDirectory("shim-small-disk");
-    assumeTrue(
-        run("mount", "-t", "tmpfs", "-o", "size=80m", "tmpfs", disk.toString()),
-        "no disk of memory may be mounted here");
+    Path disk = smallDisk();
     try (RunningShim shim = RunningShim.on(disk.resolve("data"));
         Browser browser = new Browser(1280, 800)) {
       shim.start();
@@ -90,10 +95,7 @@ class FullDiskTrialTest {
    */
   @Test
   void aStoreThatClosedItselfIsOpenedAnewWithAllThatWasAcknowledged() throws Exception {
-    Path disk = Files.createTempDirectory("shim-small-disk");
-    assumeTrue(
-        run("mount", "-t", "tmpfs", "-o", "size=80m", "tmpfs", disk.toString()),
-        "no disk of memory may be mounted here");
+    Path disk = smallDisk();
     try (RunningShim shim =
         RunningShim.on(disk.resolve("data")).with("SHIM_DISK_RESERVE_BYTES", "0")) {
       shim.start();

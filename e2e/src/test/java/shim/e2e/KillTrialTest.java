@@ -55,7 +55,7 @@ class KillTrialTest {
     try (RunningShim shim = RunningShim.empty()) {
       String engine = Sheets.putV8(shim);
       String grade = grade(shim);
-      String job = job(shim, engine);
+      String job = Sheets.startJob(shim, engine);
       for (int kill = 0; kill < KILLS; kill++) {
         ExecutorService hands = Executors.newFixedThreadPool(4);
         running = true;
@@ -88,19 +88,6 @@ class KillTrialTest {
             .matcher(shim.get("/api/looks"));
     assertThat(m.find()).isTrue();
     return m.group(1);
-  }
-
-  private static String job(RunningShim shim, String engine) {
-    Sheets.putSprings(shim, engine);
-    String job = UUID.randomUUID().toString();
-    shim.put(
-        "/api/jobs/" + job,
-        """
-        {"engineId":"%s","engineHours":1,"hand":"KV","ask":{"kind":"IN_CAR","hold":"AIR",
-         "intakeOff":false,"innerOut":false,"state":"COLD","valves":[{"valve":"3E",
-         "newSeal":false,"sameAgain":true,"standIn":false}]}}"""
-            .formatted(engine));
-    return job;
   }
 
   private static boolean put(RunningShim shim, String path, String body) {

@@ -8,6 +8,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpHeaders;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -153,11 +154,12 @@ final class RunningShim implements AutoCloseable {
     return "http://127.0.0.1:" + port + path;
   }
 
-  String get(String path) {
+  /** Asks Shim; the thread that is told to end meanwhile ends. */
+  private <T> HttpResponse<T> ask(
+      String path, HttpRequest.Builder request, HttpResponse.BodyHandler<T> as) {
     try {
-      HttpRequest request =
-          HttpRequest.newBuilder(URI.create(url(path))).timeout(Duration.ofSeconds(20)).build();
-      return HTTP.send(request, HttpResponse.BodyHandlers.ofString()).body();
+      return HTTP.send(
+          request.uri(URI.create(url(path))).timeout(Duration.ofSeconds(20)).build(), as);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     } catch (InterruptedException e) {
@@ -166,51 +168,34 @@ final class RunningShim implements AutoCloseable {
     }
   }
 
+  private static HttpRequest.Builder sending(String method, String type, byte[] body) {
+    return HttpRequest.newBuilder()
+        .header("Content-Type", type)
+        .method(method, HttpRequest.BodyPublishers.ofByteArray(body));
+  }
+
+  String get(String path) {
+    return ask(path, HttpRequest.newBuilder(), HttpResponse.BodyHandlers.ofString()).body();
+  }
+
   String put(String path, String json) {
-    try {
-      HttpRequest request =
-          HttpRequest.newBuilder(URI.create(url(path)))
-              .timeout(Duration.ofSeconds(20))
-              .header("Content-Type", "application/json")
-              .PUT(HttpRequest.BodyPublishers.ofString(json))
-              .build();
-      return HTTP.send(request, HttpResponse.BodyHandlers.ofString()).body();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-      throw new IllegalStateException(e);
-    }
+    byte[] body = json.getBytes(StandardCharsets.UTF_8);
+    return ask(path, sending("PUT", "application/json", body), HttpResponse.BodyHandlers.ofString())
+        .body();
   }
 
   /** How an address is answered to a browser that takes compressed content. */
   HttpHeaders headersOf(String path) {
-    try {
-      HttpRequest request =
-          HttpRequest.newBuilder(URI.create(url(path))).header("Accept-Encoding", "gzip").build();
-      return HTTP.send(request, HttpResponse.BodyHandlers.discarding()).headers();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-      throw new IllegalStateException(e);
-    }
+    HttpRequest.Builder request = HttpRequest.newBuilder().header("Accept-Encoding", "gzip");
+    return ask(path, request, HttpResponse.BodyHandlers.discarding()).headers();
   }
 
   /** Sends bytes and answers with the status alone; below zero when nobody answered. */
   int send(String method, String path, String type, byte[] body) {
     try {
-      HttpRequest request =
-          HttpRequest.newBuilder(URI.create(url(path)))
-              .timeout(Duration.ofSeconds(20))
-              .header("Content-Type", type)
-              .method(method, HttpRequest.BodyPublishers.ofByteArray(body))
-              .build();
-      return HTTP.send(request, HttpResponse.BodyHandlers.discarding()).statusCode();
-    } catch (IOException e) {
-      return -1;
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
+      return ask(path, sending(method, type, body), HttpResponse.BodyHandlers.discarding())
+          .statusCode();
+    } catch (UncheckedIOException | IllegalStateException e) {
       return -1;
     }
   }

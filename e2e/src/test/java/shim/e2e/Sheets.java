@@ -1,11 +1,6 @@
 package shim.e2e;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 
 /** Engines put straight into Shim, for journeys that begin later. */
@@ -28,24 +23,12 @@ final class Sheets {
 
   static String putV8(RunningShim shim) {
     String id = UUID.randomUUID().toString();
-    HttpRequest request =
-        HttpRequest.newBuilder(URI.create(shim.url("/api/engines/" + id)))
-            .header("Content-Type", "application/json")
-            .PUT(HttpRequest.BodyPublishers.ofString(V8))
-            .build();
-    try {
-      HttpResponse<String> response =
-          HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.ofString());
-      if (response.statusCode() != 200) {
-        throw new AssertionError(response.body());
-      }
-      return id;
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-      throw new IllegalStateException(e);
+    byte[] sheet = V8.getBytes(StandardCharsets.UTF_8);
+    int status = shim.send("PUT", "/api/engines/" + id, "application/json", sheet);
+    if (status != 200) {
+      throw new AssertionError("the engine was answered with " + status);
     }
+    return id;
   }
 
   /** A set of springs, one in every valve. */
@@ -60,5 +43,19 @@ final class Sheets {
         """
         {"typeId":"%s","setName":"A","engineHours":0,"hoursBefore":0,"heightIn":1.95,"hand":"KV"}"""
             .formatted(type));
+  }
+
+  /** A change of 3E's spring in the car, with springs in the engine; the walk has not begun. */
+  static String startJob(RunningShim shim, String engine) {
+    putSprings(shim, engine);
+    String job = UUID.randomUUID().toString();
+    shim.put(
+        "/api/jobs/" + job,
+        """
+        {"engineId":"%s","engineHours":1,"hand":"KV","ask":{"kind":"IN_CAR","hold":"AIR",
+         "intakeOff":false,"innerOut":false,"state":"COLD","valves":[{"valve":"3E",
+         "newSeal":false,"sameAgain":true,"standIn":false}]}}"""
+            .formatted(engine));
+    return job;
   }
 }

@@ -95,7 +95,7 @@ final class BackupFile {
     }
   }
 
-  private static List<Path> photos(Path data) throws IOException {
+  static List<Path> photos(Path data) throws IOException {
     Path folder = data.resolve(PHOTOS);
     if (!Files.isDirectory(folder)) {
       return List.of();

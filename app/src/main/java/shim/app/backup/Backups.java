@@ -148,11 +148,8 @@ class Backups {
 
   private void requireRoom() throws IOException {
     long size = Files.size(data.resolve(BackupFile.DATABASE)) * 2;
-    Path photos = data.resolve(BackupFile.PHOTOS);
-    if (Files.isDirectory(photos)) {
-      try (Stream<Path> all = Files.list(photos)) {
-        size += all.mapToLong(p -> p.toFile().length()).sum();
-      }
+    for (Path photo : BackupFile.photos(data)) {
+      size += Files.size(photo);
     }
     if (size > disk.spareBytes()) {
       throw Refusal.conflict("there is no room on the disk for a backup: make room there");

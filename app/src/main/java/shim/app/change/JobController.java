@@ -1,6 +1,5 @@
 package shim.app.change;
 
-import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
@@ -64,7 +63,7 @@ class JobController {
       @Initials String hand) {}
 
   @PostMapping("/api/engines/{id}/job-plan")
-  JobPlanner.JobPlanView jobPlan(@PathVariable UUID id, @RequestBody @Valid JobPlanner.JobAsk ask) {
+  JobPlanner.JobPlanView jobPlan(@PathVariable UUID id, @RequestBody JobPlanner.JobAsk ask) {
     return planner.preview(id, ask);
   }
 
@@ -114,7 +113,7 @@ class JobController {
   }
 
   @PutMapping("/api/jobs/{id}")
-  JobView startJob(@PathVariable UUID id, @RequestBody @Valid Jobs.JobStart start) {
+  JobView startJob(@PathVariable UUID id, @RequestBody Jobs.JobStart start) {
     jobs.start(id, start);
     return reader.view(id);
   }
@@ -125,17 +124,14 @@ class JobController {
   }
 
   @PutMapping("/api/jobs/{id}/acts/{actId}")
-  JobView act(
-      @PathVariable UUID id, @PathVariable UUID actId, @RequestBody @Valid Jobs.ActEntry entry) {
+  JobView act(@PathVariable UUID id, @PathVariable UUID actId, @RequestBody Jobs.ActEntry entry) {
     jobs.act(id, actId, entry);
     return reader.view(id);
   }
 
   @PutMapping("/api/jobs/{id}/findings/{findingId}")
   JobView find(
-      @PathVariable UUID id,
-      @PathVariable UUID findingId,
-      @RequestBody @Valid Jobs.FindingEntry entry) {
+      @PathVariable UUID id, @PathVariable UUID findingId, @RequestBody Jobs.FindingEntry entry) {
     jobs.find(id, findingId, entry);
     return reader.view(id);
   }
@@ -177,14 +173,14 @@ class JobController {
 
   @PutMapping("/api/engines/{id}/open-items/{itemId}")
   List<OpenItems.OpenItem> openItem(
-      @PathVariable UUID id, @PathVariable UUID itemId, @RequestBody @Valid ItemOpened item) {
+      @PathVariable UUID id, @PathVariable UUID itemId, @RequestBody ItemOpened item) {
     items.open(itemId, id, null, item.kind(), item.words(), item.dueHours(), item.hand());
     return items.of(id);
   }
 
   @PutMapping("/api/engines/{id}/open-items/{itemId}/closed")
   List<OpenItems.OpenItem> closeItem(
-      @PathVariable UUID id, @PathVariable UUID itemId, @RequestBody @Valid ItemClosed closed) {
+      @PathVariable UUID id, @PathVariable UUID itemId, @RequestBody ItemClosed closed) {
     items.close(id, itemId, closed.hand(), closed.why());
     return items.of(id);
   }

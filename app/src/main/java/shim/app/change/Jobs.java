@@ -1,6 +1,5 @@
 package shim.app.change;
 
-import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
@@ -62,7 +61,7 @@ class Jobs {
       @NotNull UUID engineId,
       @Hours double engineHours,
       @Initials String hand,
-      @NotNull @Valid JobPlanner.JobAsk ask) {}
+      @NotNull JobPlanner.JobAsk ask) {}
 
   /**
    * Something done, as it is sent.

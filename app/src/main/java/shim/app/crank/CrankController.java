@@ -1,6 +1,5 @@
 package shim.app.crank;
 
-import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -35,13 +34,13 @@ class CrankController {
       boolean onMarks) {}
 
   @PostMapping("/api/calc/setting-plan")
-  Plans.PlanView plan(@RequestBody @Valid PlanRequest request) {
+  Plans.PlanView plan(@RequestBody PlanRequest request) {
     return Plans.plan(
         Engines.reading(request.sheet()), request.school(), request.stops(), request.onMarks());
   }
 
   @PostMapping("/api/calc/setting-plans")
-  Plans.Comparison compare(@RequestBody @Valid CompareRequest request) {
+  Plans.Comparison compare(@RequestBody CompareRequest request) {
     return Plans.compare(Engines.reading(request.sheet()), request.stops(), request.onMarks());
   }
 }

@@ -1,6 +1,5 @@
 package shim.app.device;
 
-import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,13 +25,13 @@ class DialController {
   }
 
   @PutMapping("/api/dial")
-  Dial.DialNow connectDial(@RequestBody TesterController.@Valid Connection c) {
+  Dial.DialNow connectDial(@RequestBody TesterController.Connection c) {
     dial.connect(c.wire(), c.address());
     return dial.now();
   }
 
   @PutMapping("/api/dial/place")
-  Dial.DialNow standDial(@RequestBody @Valid DialAt at) {
+  Dial.DialNow standDial(@RequestBody DialAt at) {
     dial.standAt(at.place());
     return dial.now();
   }

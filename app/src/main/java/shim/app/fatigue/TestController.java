@@ -1,6 +1,5 @@
 package shim.app.fatigue;
 
-import jakarta.validation.Valid;
 import jakarta.validation.constraints.Size;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -61,7 +60,7 @@ class TestController {
   }
 
   @PutMapping("/api/spring-tests/{id}")
-  SpringTestView startTest(@PathVariable UUID id, @RequestBody @Valid SpringTests.TestStart start) {
+  SpringTestView startTest(@PathVariable UUID id, @RequestBody SpringTests.TestStart start) {
     tests.start(id, start);
     return reader.view(id);
   }
@@ -70,7 +69,7 @@ class TestController {
   SpringTestView readLoad(
       @PathVariable UUID id,
       @PathVariable UUID readingId,
-      @RequestBody @Valid SpringTests.LoadEntry entry) {
+      @RequestBody SpringTests.LoadEntry entry) {
     tests.read(id, readingId, entry, null);
     return reader.view(id);
   }
@@ -89,13 +88,13 @@ class TestController {
   SpringTestView checkSpring(
       @PathVariable UUID id,
       @PathVariable UUID checkId,
-      @RequestBody @Valid SpringTests.CheckEntry entry) {
+      @RequestBody SpringTests.CheckEntry entry) {
     tests.check(id, checkId, entry, null);
     return reader.view(id);
   }
 
   @PutMapping("/api/spring-tests/{id}/end")
-  SpringTestView endTest(@PathVariable UUID id, @RequestBody @Valid TestEnd end) {
+  SpringTestView endTest(@PathVariable UUID id, @RequestBody TestEnd end) {
     tests.end(id, end.hand(), end.note(), null);
     return reader.view(id);
   }

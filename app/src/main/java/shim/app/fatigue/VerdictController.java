@@ -1,6 +1,5 @@
 package shim.app.fatigue;
 
-import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.ArrayList;
 import java.util.List;
@@ -66,7 +65,7 @@ class VerdictController {
 
   /** For each spring and test: loss, interval, probability of being under the limit, verdict. */
   @PostMapping("/api/calc/spring-verdicts")
-  List<CalcVerdict> verdicts(@RequestBody @Valid VerdictRequest r) {
+  List<CalcVerdict> verdicts(@RequestBody VerdictRequest r) {
     SetHistory history = history(r);
     Limits limits =
         new Limits(

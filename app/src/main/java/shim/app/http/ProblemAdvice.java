@@ -8,7 +8,6 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.TypeMismatchException;
-import org.springframework.context.MessageSourceResolvable;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -18,7 +17,6 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.orm.ObjectOptimisticLockingFailureException;
 import org.springframework.validation.method.ParameterValidationResult;
-import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -123,19 +121,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         List.of());
   }
 
-  @Override
-  protected ResponseEntity<Object> handleMethodArgumentNotValid(
-      MethodArgumentNotValidException e,
-      HttpHeaders headers,
-      HttpStatusCode status,
-      WebRequest request) {
-    return invalid(
-        e.getBindingResult().getFieldErrors().stream()
-            .map(f -> new FieldError(f.getField(), String.valueOf(f.getDefaultMessage())))
-            .toList());
-  }
-
-  /** Lists and single parameters are checked by the method; each fault names its place. */
+  /** Parameters of the address are checked by the method; bodies by {@link Entries}. */
   @Override
   protected ResponseEntity<Object> handleHandlerMethodValidationException(
       HandlerMethodValidationException e,
@@ -147,18 +133,12 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             .flatMap(
                 r ->
                     r.getResolvableErrors().stream()
-                        .map(
-                            x ->
-                                new FieldError(place(r, x), String.valueOf(x.getDefaultMessage()))))
+                        .map(x -> new FieldError(place(r), String.valueOf(x.getDefaultMessage()))))
             .toList());
   }
 
-  private static String place(ParameterValidationResult r, MessageSourceResolvable error) {
-    String row = r.getContainerIndex() == null ? "" : "[" + r.getContainerIndex() + "].";
-    return row
-        + (error instanceof org.springframework.validation.FieldError f
-            ? f.getField()
-            : String.valueOf(r.getMethodParameter().getParameterName()));
+  private static String place(ParameterValidationResult r) {
+    return String.valueOf(r.getMethodParameter().getParameterName());
   }
 
   @Override

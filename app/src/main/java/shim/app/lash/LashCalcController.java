@@ -1,6 +1,5 @@
 package shim.app.lash;
 
-import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Positive;
@@ -53,7 +52,7 @@ class LashCalcController {
   record TurnAnswer(Turn turn, double lashPerTurnIn, double plungerPerTurnIn) {}
 
   @PostMapping("/api/calc/lash-target")
-  List<LashTarget> target(@RequestBody @Valid TargetRequest request) {
+  List<LashTarget> target(@RequestBody TargetRequest request) {
     Engine engine = Engines.reading(request.sheet());
     Map<ValveKind, Robust.Mean> grown = new EnumMap<>(ValveKind.class);
     if (request.grownIntakeIn() != null && !request.grownIntakeIn().isEmpty()) {
@@ -66,7 +65,7 @@ class LashCalcController {
   }
 
   @PostMapping("/api/calc/turn")
-  TurnAnswer turn(@RequestBody @Valid TurnRequest r) {
+  TurnAnswer turn(@RequestBody TurnRequest r) {
     if (!r.adjuster().turned()) {
       throw Refusal.invalid("adjuster", r.adjuster().words() + " is exchanged, not turned");
     }

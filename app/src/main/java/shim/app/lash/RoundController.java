@@ -1,6 +1,5 @@
 package shim.app.lash;
 
-import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.util.List;
@@ -43,13 +42,13 @@ class RoundController {
   }
 
   @PutMapping("/api/rounds/{id}")
-  RoundView start(@PathVariable UUID id, @RequestBody @Valid Rounds.RoundStart start) {
+  RoundView start(@PathVariable UUID id, @RequestBody Rounds.RoundStart start) {
     rounds.start(id, start);
     return reader.view(id);
   }
 
   @PutMapping("/api/rounds/{id}/crank")
-  RoundView crank(@PathVariable UUID id, @RequestBody @Valid CrankNow now) {
+  RoundView crank(@PathVariable UUID id, @RequestBody CrankNow now) {
     if (!Double.isFinite(now.crankDeg())) {
       throw Refusal.invalid("crankDeg", "the crank position must be a number of degrees");
     }
@@ -59,9 +58,7 @@ class RoundController {
 
   @PutMapping("/api/rounds/{id}/readings/{readingId}")
   RoundView read(
-      @PathVariable UUID id,
-      @PathVariable UUID readingId,
-      @RequestBody @Valid Rounds.ReadingEntry entry) {
+      @PathVariable UUID id, @PathVariable UUID readingId, @RequestBody Rounds.ReadingEntry entry) {
     rounds.enter(id, readingId, entry);
     return reader.view(id);
   }
@@ -80,15 +77,13 @@ class RoundController {
 
   @PutMapping("/api/rounds/{id}/valves/{valve}")
   RoundView look(
-      @PathVariable UUID id,
-      @PathVariable String valve,
-      @RequestBody @Valid Rounds.ValveLook look) {
+      @PathVariable UUID id, @PathVariable String valve, @RequestBody Rounds.ValveLook look) {
     rounds.look(id, Position.parse(valve), look);
     return reader.view(id);
   }
 
   @PutMapping("/api/rounds/{id}/signature")
-  RoundView sign(@PathVariable UUID id, @RequestBody @Valid Rounds.SignOff signature) {
+  RoundView sign(@PathVariable UUID id, @RequestBody Rounds.SignOff signature) {
     rounds.sign(id, signature, null);
     return reader.view(id);
   }
@@ -126,7 +121,7 @@ class RoundController {
 
   @PutMapping("/api/chain-changes/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void change(@PathVariable UUID id, @RequestBody @Valid Rounds.PartsChanged change) {
+  void change(@PathVariable UUID id, @RequestBody Rounds.PartsChanged change) {
     rounds.change(id, change);
   }
 }

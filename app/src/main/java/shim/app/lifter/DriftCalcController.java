@@ -1,6 +1,5 @@
 package shim.app.lifter;
 
-import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
@@ -54,7 +53,7 @@ class DriftCalcController {
       double engineHours,
       @NotNull HeatState state,
       @Nullable String hand,
-      @NotNull @Valid List<CalcGap> reads,
+      @NotNull List<CalcGap> reads,
       @Nullable List<Position> renewed) {}
 
   /**
@@ -65,7 +64,7 @@ class DriftCalcController {
    */
   record DriftRequest(
       @NotNull EngineSheet sheet,
-      @NotEmpty(message = "at least one round, please") @Valid List<CalcRound> rounds,
+      @NotEmpty(message = "at least one round, please") List<CalcRound> rounds,
       @Nullable Double grownIntakeThou,
       @Nullable Double grownExhaustThou,
       @Nullable Double smallestThouPerHour) {}
@@ -74,11 +73,11 @@ class DriftCalcController {
   record CalcSeen(@NotNull Look look, @NotBlank String grade) {}
 
   /** What a valve shows and what was seen of it. */
-  record DiagnosisRequest(@NotNull Set<Symptom> symptoms, @NotNull @Valid List<CalcSeen> seen) {}
+  record DiagnosisRequest(@NotNull Set<Symptom> symptoms, @NotNull List<CalcSeen> seen) {}
 
   /** Drift, signals, since when, and probabilities of each valve; the common part as its own. */
   @PostMapping("/api/calc/lash-drift")
-  LashDriftView drift(@RequestBody @Valid DriftRequest r) {
+  LashDriftView drift(@RequestBody DriftRequest r) {
     Layout layout = Engines.reading(r.sheet()).layout();
     Refusal.outside(
         "smallestThouPerHour", r.smallestThouPerHour(), 0.05, 10, "0.05 to 10 thou an hour");
@@ -129,7 +128,7 @@ class DriftCalcController {
 
   /** Causes in order, with reasons, and what to look at next. */
   @PostMapping("/api/calc/valve-diagnosis")
-  Diagnosis diagnosis(@RequestBody @Valid DiagnosisRequest r) {
+  Diagnosis diagnosis(@RequestBody DiagnosisRequest r) {
     return Diagnosis.of(r.symptoms(), r.seen().stream().map(DriftCalcController::seen).toList());
   }
 

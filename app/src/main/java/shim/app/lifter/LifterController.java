@@ -1,6 +1,5 @@
 package shim.app.lifter;
 
-import jakarta.validation.Valid;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
@@ -96,7 +95,7 @@ class LifterController {
       @PathVariable UUID id,
       @RequestParam(required = false) @Size(max = 12, message = Because.INITIALS)
           @Nullable String who,
-      @RequestBody @Valid Lifters.LifterEntry entry) {
+      @RequestBody Lifters.LifterEntry entry) {
     lifters.put(id, entry, who);
   }
 
@@ -104,33 +103,31 @@ class LifterController {
   @PutMapping("/api/engines/{engineId}/lifter-sets/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void putSet(
-      @PathVariable UUID engineId,
-      @PathVariable UUID id,
-      @RequestBody @Valid LifterSets.NewLifters set) {
+      @PathVariable UUID engineId, @PathVariable UUID id, @RequestBody LifterSets.NewLifters set) {
     sets.put(engineId, id, set);
   }
 
   @PutMapping("/api/lifter-fittings/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void fit(@PathVariable UUID id, @RequestBody @Valid Lifters.LifterFitting entry) {
+  void fit(@PathVariable UUID id, @RequestBody Lifters.LifterFitting entry) {
     lifters.fit(id, entry);
   }
 
   @PutMapping("/api/lifter-fittings/{id}/removal")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void remove(@PathVariable UUID id, @RequestBody @Valid Lifters.LifterRemoval removal) {
+  void remove(@PathVariable UUID id, @RequestBody Lifters.LifterRemoval removal) {
     lifters.remove(id, removal);
   }
 
   @PutMapping("/api/lifter-rebuilds/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void rebuild(@PathVariable UUID id, @RequestBody @Valid Lifters.LifterRebuild entry) {
+  void rebuild(@PathVariable UUID id, @RequestBody Lifters.LifterRebuild entry) {
     lifters.rebuild(id, entry);
   }
 
   @PutMapping("/api/inspections/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void see(@PathVariable UUID id, @RequestBody @Valid Inspections.FindingSeen seen) {
+  void see(@PathVariable UUID id, @RequestBody Inspections.FindingSeen seen) {
     inspections.put(id, seen);
   }
 

@@ -1,6 +1,5 @@
 package shim.app.lifter;
 
-import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -77,7 +76,7 @@ public class Lifters {
    */
   public record LifterFitting(
       @NotNull UUID lifterId,
-      @Valid @Nullable LifterEntry lifter,
+      @Nullable LifterEntry lifter,
       @NotNull UUID engineId,
       @NotNull Position valve,
       @Hours double fromHours,

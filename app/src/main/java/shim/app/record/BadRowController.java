@@ -1,6 +1,5 @@
 package shim.app.record;
 
-import jakarta.validation.Valid;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -32,7 +31,7 @@ class BadRowController {
       @PathVariable UUID id,
       @PathVariable BadRows.Kind kind,
       @PathVariable UUID rowId,
-      @RequestBody @Valid Mending mending) {
+      @RequestBody Mending mending) {
     rows.mend(id, kind, rowId, mending.value(), mending.hand());
     return rows.of(id);
   }

@@ -1,6 +1,5 @@
 package shim.app.running;
 
-import jakarta.validation.Valid;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,7 +23,7 @@ class EventController {
   }
 
   @PutMapping("/api/events/{id}")
-  List<Events.EventView> put(@PathVariable UUID id, @RequestBody @Valid Events.EventEntry entry) {
+  List<Events.EventView> put(@PathVariable UUID id, @RequestBody Events.EventEntry entry) {
     events.put(id, entry);
     return events.of(entry.engineId());
   }

@@ -1,6 +1,5 @@
 package shim.app.running;
 
-import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
 import java.io.InputStream;
@@ -28,7 +27,7 @@ class RunController {
   record EngineHours(double hours) {}
 
   /** One run with the id its client made. */
-  record KeptRun(@NotNull UUID id, @NotNull @Valid Runs.RunEntry run) {}
+  record KeptRun(@NotNull UUID id, @NotNull Runs.RunEntry run) {}
 
   @GetMapping("/api/engines/{id}/runs")
   List<Runs.RunView> runs(@PathVariable UUID id) {
@@ -42,7 +41,7 @@ class RunController {
 
   /** A day's runs in one go: all are kept, or none. */
   @PutMapping("/api/engines/{id}/runs")
-  List<Runs.RunView> putRuns(@PathVariable UUID id, @RequestBody @Valid List<KeptRun> day) {
+  List<Runs.RunView> putRuns(@PathVariable UUID id, @RequestBody List<KeptRun> day) {
     runs.put(day.stream().map(k -> new Runs.RunView(k.id(), k.run())).toList());
     return runs.of(id);
   }

@@ -1,6 +1,5 @@
 package shim.app.spring;
 
-import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -80,9 +79,7 @@ class SpringController {
    * @param in fitting that begins
    */
   record Exchange(
-      @NotNull UUID out,
-      @NotNull @Valid Springs.Removal removal,
-      @NotNull @Valid Springs.FittingEntry in) {}
+      @NotNull UUID out, @NotNull Springs.Removal removal, @NotNull Springs.FittingEntry in) {}
 
   /** A spring at a valve with a cam: what to look at. */
   record FitRequest(
@@ -126,7 +123,7 @@ class SpringController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void putSpring(
       @PathVariable UUID id,
-      @RequestBody @Valid Springs.SpringEntry entry,
+      @RequestBody Springs.SpringEntry entry,
       @RequestParam(required = false) @Size(max = 12, message = Because.INITIALS)
           @Nullable String who) {
     springs.put(id, entry, who);
@@ -134,13 +131,13 @@ class SpringController {
 
   @PutMapping("/api/fittings/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void fit(@PathVariable UUID id, @RequestBody @Valid Springs.FittingEntry entry) {
+  void fit(@PathVariable UUID id, @RequestBody Springs.FittingEntry entry) {
     springs.fit(id, entry);
   }
 
   @PutMapping("/api/fittings/{id}/removal")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void remove(@PathVariable UUID id, @RequestBody @Valid Springs.Removal removal) {
+  void remove(@PathVariable UUID id, @RequestBody Springs.Removal removal) {
     springs.remove(id, removal);
   }
 
@@ -148,7 +145,7 @@ class SpringController {
   @PutMapping("/api/fittings/{id}/exchange")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   @Transactional
-  public void exchange(@PathVariable UUID id, @RequestBody @Valid Exchange exchange) {
+  public void exchange(@PathVariable UUID id, @RequestBody Exchange exchange) {
     springs.remove(exchange.out(), exchange.removal());
     springs.fit(id, exchange.in());
   }
@@ -157,8 +154,7 @@ class SpringController {
   @PutMapping("/api/engines/{engineId}/spring-sets/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   @Transactional
-  public void putSet(
-      @PathVariable UUID engineId, @PathVariable UUID id, @RequestBody @Valid NewSet set) {
+  public void putSet(@PathVariable UUID engineId, @PathVariable UUID id, @RequestBody NewSet set) {
     Set<Position> taken = springs.fitted(engineId).keySet();
     for (Position valve : engines.get(engineId).engine().layout().positions()) {
       UUID spring = part(id, "spring " + valve);
@@ -250,7 +246,7 @@ class SpringController {
 
   /** Loads and clearances of a spring at a valve. */
   @PostMapping("/api/calc/spring-fit")
-  Fit fit(@RequestBody @Valid FitRequest r) {
+  Fit fit(@RequestBody FitRequest r) {
     return Fit.of(
         SpringTypes.reading("sheet", r.sheet()),
         r.measured(),
@@ -260,13 +256,13 @@ class SpringController {
 
   /** The part of the chain nearest to its limit. */
   @PostMapping("/api/calc/weakest-link")
-  WeakestLink weakest(@RequestBody @Valid LinkRequest r) {
+  WeakestLink weakest(@RequestBody LinkRequest r) {
     return WeakestLink.of(new ArrayList<>(r.limits()), r.duty());
   }
 
   /** Which spring of a box goes into which pocket. */
   @PostMapping("/api/calc/spring-sort")
-  SpringSort sort(@RequestBody @Valid SortRequest r) {
+  SpringSort sort(@RequestBody SortRequest r) {
     return SpringSort.of(
         r.box(),
         r.pockets(),
