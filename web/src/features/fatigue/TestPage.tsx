@@ -10,6 +10,7 @@ import { Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
 import { buttonClass } from "../../ui/Button";
+import { DoneCount } from "../../ui/DoneCount";
 import { Notice } from "../../ui/Notice";
 import { loadText } from "../../units/load";
 import { CheckPanel } from "./CheckPanel";
@@ -127,13 +128,7 @@ function TestBar({ test, parcels, engineName }: TestBarProps) {
         </Link>
         , spring test {test.place === "HEAD" ? "on the head" : "on the bench"}, {test.state.toLowerCase()}
       </h1>
-      <span
-        className="num text-2xl"
-        role="status"
-        aria-label={`${test.done} of ${test.valves.length} springs done`}
-      >
-        {test.done}/{test.valves.length}
-      </span>
+      <DoneCount done={test.done} all={test.valves.length} of="springs" />
       {test.day && <span className="text-muted">{test.day.words}</span>}
       <span className="flex-1" />
       <Link to="/engines/$id/springs" params={{ id: test.engineId }} className={buttonClass("quiet")}>

@@ -6,9 +6,9 @@ import type { SpringTest, TestValve } from "./useSpringTest";
 
 /** Reading one spring as a pure machine: what was typed goes in, what is to be kept comes out. */
 export interface Typed {
+  /** The load as typed, or as the tester showed it. */
   text: string;
   height: string;
-  /** What the figure would be called on screen: the text itself, or the tester's own. */
   unit: LashUnit;
 }
 

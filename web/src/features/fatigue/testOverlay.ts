@@ -41,6 +41,16 @@ function at(test: SpringTest, valve: string | undefined, change: (v: TestValve) 
   return { ...test, valves: test.valves.map((v) => (v.position === valve ? change(v) : v)) };
 }
 
+/** What Shim reckoned from the readings before says nothing of these. */
+const NOT_RECKONED = {
+  ask: undefined,
+  meant: undefined,
+  correctedLbf: undefined,
+  loss: undefined,
+  againstSet: undefined,
+  againstLast: undefined,
+};
+
 function read(v: TestValve, p: ParcelOf<"load">): TestValve {
   if (v.readings.some((r) => r.id === p.readingId)) return v;
   const { body } = p;
@@ -51,12 +61,8 @@ function read(v: TestValve, p: ParcelOf<"load">): TestValve {
   return {
     ...v,
     readings: [...v.readings, reading],
+    ...NOT_RECKONED,
     ask: asked && !body.again ? SURPRISING : undefined,
-    meant: undefined,
-    correctedLbf: undefined,
-    loss: undefined,
-    againstSet: undefined,
-    againstLast: undefined,
     more: asked && !body.again ? Math.max(1, wanted) : wanted,
   };
 }
@@ -66,12 +72,7 @@ function unread(v: TestValve, readingId: string): TestValve {
   return {
     ...v,
     readings: v.readings.filter((r) => r.id !== readingId),
-    ask: undefined,
-    meant: undefined,
-    correctedLbf: undefined,
-    loss: undefined,
-    againstSet: undefined,
-    againstLast: undefined,
+    ...NOT_RECKONED,
     more: Math.max(1, v.more),
   };
 }

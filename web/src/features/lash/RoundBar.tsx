@@ -5,6 +5,7 @@ import type { Parcel } from "../../outbox/parcel";
 import { InlineInitials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { buttonClass } from "../../ui/Button";
+import { DoneCount } from "../../ui/DoneCount";
 import type { OnePass } from "./useOnePass";
 import type { Round } from "./useRound";
 
@@ -31,13 +32,7 @@ export function RoundBar({ round, parcels, pass }: RoundBarProps) {
         </Link>
         , {round.state.toLowerCase()} {round.hydraulic ? "preload" : "lash"} round
       </h1>
-      <span
-        className="num text-2xl"
-        role="status"
-        aria-label={`${round.done} of ${round.valves.length} valves done`}
-      >
-        {round.done}/{round.valves.length}
-      </span>
+      <DoneCount done={round.done} all={round.valves.length} of="valves" />
       {pass && (
         <span className="text-muted">
           springs{" "}
