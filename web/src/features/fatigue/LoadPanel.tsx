@@ -13,6 +13,8 @@ interface LoadPanelProps {
   valve: TestValve;
   again: boolean;
   work: ReturnType<typeof useSpringTest>;
+  /** A figure was begun: it is for this spring, whatever comes in meanwhile. */
+  onBegin?: () => void;
   onKept: (now: SpringTest) => void;
   onMove: (by: number) => void;
   onSkip: () => void;
@@ -20,7 +22,17 @@ interface LoadPanelProps {
 }
 
 /** One spring: the figure being read, and what it says the moment it is kept. */
-export function LoadPanel({ test, valve, again, work, onKept, onMove, onSkip, onEnd }: LoadPanelProps) {
+export function LoadPanel({
+  test,
+  valve,
+  again,
+  work,
+  onBegin,
+  onKept,
+  onMove,
+  onSkip,
+  onEnd,
+}: LoadPanelProps) {
   const { unit } = useSettings();
   const narrow = useNarrow();
   const box = useRef<HTMLInputElement>(null);
@@ -33,6 +45,10 @@ export function LoadPanel({ test, valve, again, work, onKept, onMove, onSkip, on
   // biome-ignore lint/correctness/useExhaustiveDependencies: the box takes the keys again after each reading
   useEffect(() => box.current?.focus(), [valve.readings.length]);
 
+  const type = (next: string) => {
+    onBegin?.();
+    setText(next);
+  };
   const keep = (typed: string, loadLbf?: number) => {
     try {
       const kept = work.read(valve.position, again, { text: typed, height, unit }, loadLbf);
@@ -98,17 +114,13 @@ export function LoadPanel({ test, valve, again, work, onKept, onMove, onSkip, on
             value={text}
             inputMode={narrow ? "none" : "decimal"}
             autoComplete="off"
-            onChange={(e) => setText(e.target.value)}
+            onChange={(e) => type(e.target.value)}
             onKeyDown={onKey}
             className="num min-h-28 w-full rounded border-2 border-accent bg-raised px-4 text-8xl"
           />
         </label>
         {narrow && (
-          <Keypad
-            of="load"
-            onKey={(k) => setText((t) => (k === "⌫" ? t.slice(0, -1) : t + k))}
-            onEnter={enter}
-          />
+          <Keypad of="load" onKey={(k) => type(k === "⌫" ? text.slice(0, -1) : text + k)} onEnter={enter} />
         )}
       </div>
       <LivePart now={live} onTake={(lbf) => keep(loadText(lbf, unit), lbf)} />

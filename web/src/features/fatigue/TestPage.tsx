@@ -12,6 +12,7 @@ import { useSettings } from "../../shell/settings";
 import { buttonClass } from "../../ui/Button";
 import { DoneCount } from "../../ui/DoneCount";
 import { Notice } from "../../ui/Notice";
+import { useAtHand } from "../../ui/useAtHand";
 import { loadText } from "../../units/load";
 import { CheckPanel } from "./CheckPanel";
 import { LoadPanel } from "./LoadPanel";
@@ -36,7 +37,7 @@ interface TestingProps {
 function Testing({ test, work }: TestingProps) {
   const { unit } = useSettings();
   const engine = useQuery(engineQuery(test.engineId)).data;
-  const [at, setAt] = useState<number | undefined>(() => nextSpring(test, -1));
+  const { shown: at, put: setAt } = useAtHand(nextSpring(test, -1), work.answeredNow);
   const [passed, setPassed] = useState<ReadonlySet<string>>(new Set());
   const [checking, setChecking] = useState(false);
   const valve = at === undefined ? undefined : test.valves[at];
@@ -85,6 +86,7 @@ function Testing({ test, work }: TestingProps) {
               valve={valve}
               again={step === "AGAIN"}
               work={work}
+              onBegin={() => setAt(at)}
               onKept={(now) => setAt(goOn(now, at))}
               onMove={(by) => setAt((at + by + test.valves.length) % test.valves.length)}
               onSkip={() => setAt(nextSpring(test, at))}

@@ -66,5 +66,15 @@ export function useSpringTest(id: string) {
   const check = (body: Omit<Schemas["CheckEntry"], "hand">) =>
     post({ kind: "check", testId: id, checkId: newId(), body: { ...body, hand } });
 
-  return { test, error: query.error, parcels, read, withdraw, check, end, hand };
+  return {
+    test,
+    error: query.error,
+    answeredNow: query.isFetchedAfterMount,
+    parcels,
+    read,
+    withdraw,
+    check,
+    end,
+    hand,
+  };
 }

@@ -69,7 +69,7 @@ function AtTheCar({ round, work, springs }: AtTheCarProps) {
     if (out.goes === "END") toTheEnd();
     return out.hand;
   };
-  const { inHand, act } = useRoundEntry(round, work.hand, goes);
+  const { inHand, act } = useRoundEntry(round, work.hand, work.answeredNow, goes);
   const valve = round.valves[inHand.at];
   const stop = stopOf(round, valve);
   const there = isThere(round, valve);

@@ -21,5 +21,5 @@ export function useRound(id: string) {
     [query.data, parcels],
   );
   const hand = settings.hand || query.data?.hand || "";
-  return { round, error: query.error, parcels, hand };
+  return { round, error: query.error, answeredNow: query.isFetchedAfterMount, parcels, hand };
 }

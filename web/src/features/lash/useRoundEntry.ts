@@ -1,9 +1,9 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { useRef, useState } from "react";
 import { newId } from "../../api/ids";
 import { round as roundQuery } from "../../api/queries";
 import { post, waiting } from "../../outbox/outbox";
 import { useSettings } from "../../shell/settings";
+import { useAtHand } from "../../ui/useAtHand";
 import { nextValve } from "./flow";
 import { ofRound, withWaiting } from "./overlay";
 import { type Act, EMPTY_HAND, type Hand, type Outcome, step } from "./roundFlow";
@@ -16,22 +16,22 @@ import type { Round } from "./useRound";
 export function useRoundEntry(
   round: Round,
   hand: string,
+  answeredNow: boolean,
   goes: (out: Outcome, before: Hand, act: Act) => Hand,
 ) {
   const queries = useQueryClient();
   const { unit } = useSettings();
-  const [shown, setShown] = useState<Hand>(() => ({ ...EMPTY_HAND, at: nextValve(round, -1) ?? 0 }));
-  const held = useRef(shown);
+  const {
+    shown,
+    latest: inHand,
+    put,
+  } = useAtHand<Hand>({ ...EMPTY_HAND, at: nextValve(round, -1) ?? 0 }, answeredNow);
   const latest = (): Round => {
     const answered = queries.getQueryData(roundQuery(round.id).queryKey) ?? round;
     return withWaiting(answered, ofRound(waiting(), round.id));
   };
-  const put = (next: Hand) => {
-    held.current = next;
-    setShown(next);
-  };
   const act = (what: Act) => {
-    const before = held.current;
+    const before = inHand();
     const ground = { hand, unit, newId, now: () => new Date().toISOString() };
     const out = step(before, what, latest(), ground);
     try {
