@@ -52,10 +52,11 @@ record Launch(
     boolean demo = args.contains("demo");
     boolean lan = args.contains("--lan");
     try {
-      int port = option(args, "--port").map(Integer::parseInt).orElse(USUAL_PORT);
-      if (port < 0 || port > HIGHEST_PORT) {
-        return refused("there is no port " + port + ": ports go up to 65535, such as --port=8460");
+      int asked = option(args, "--port").map(Integer::parseInt).orElse(USUAL_PORT);
+      if (asked < 0 || asked > HIGHEST_PORT) {
+        return refused("there is no port " + asked + ": ports go up to 65535, such as --port=8460");
       }
+      int port = asked == 0 ? freePort() : asked;
       Path data = option(args, "--data").map(Path::of).orElseGet(() -> usualFolder(demo, port));
       Path folder = data.toAbsolutePath().normalize();
       int every = number(args, "--backup-every", 24);
@@ -65,8 +66,17 @@ record Launch(
       }
       return new Launch(
           demo, port, folder, lan, newKey(), every, keep, trouble(demo, port, folder, lan));
+    } catch (IOException e) {
+      return refused("no port is free on this machine");
     } catch (NumberFormatException e) {
       return refused("--port, --backup-every and --backup-keep want numbers, such as --port=8460");
+    }
+  }
+
+  /** Some port that nobody uses, for whoever asked for port 0. */
+  private static int freePort() throws IOException {
+    try (ServerSocket probe = new ServerSocket(0)) {
+      return probe.getLocalPort();
     }
   }
 

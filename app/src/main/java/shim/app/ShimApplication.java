@@ -50,6 +50,10 @@ public class ShimApplication {
     launch.lanAddresses().forEach(a -> System.out.println("  On a tablet:    " + a));
     System.out.println("  Stop it with Ctrl-C.");
     System.out.println();
+    // The build starts it once so, to read its classes.
+    if (Boolean.getBoolean("shim.ends-when-ready")) {
+      System.exit(0);
+    }
   }
 
   /** Until Spring sets up the log in the data folder, libraries do not talk to the person. */

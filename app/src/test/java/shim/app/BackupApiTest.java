@@ -8,8 +8,13 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.Arrays;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
@@ -31,6 +36,9 @@ class BackupApiTest extends ApiTest {
 
   @Value("${shim.data}")
   private String data;
+
+  @Value("${spring.datasource.url}")
+  private String url;
 
   private byte[] backup() {
     MvcTestResult answer = get("/api/backup");
@@ -95,6 +103,34 @@ class BackupApiTest extends ApiTest {
         .extractingPath("$.kept[0].bytes")
         .asNumber()
         .satisfies(n -> assertThat(n.longValue()).isGreaterThan(1000));
+  }
+
+  /** As the pool does when it fills up: it may be opening one more while the files are replaced. */
+  @Test
+  void aConnectionOpenedMeanwhileDoesNotGoOnWithWhatWasReplaced() throws Exception {
+    engine(resource("v8.json"));
+    byte[] file = backup();
+    String before = engines();
+    engine(resource("v8.json"));
+    String id = JsonPath.read(check(file).getResponse().getContentAsString(), "$.id");
+    AtomicBoolean over = new AtomicBoolean();
+    Thread opening =
+        new Thread(
+            () -> {
+              while (!over.get()) {
+                try (Connection c = DriverManager.getConnection(url, "shim", "");
+                    Statement s = c.createStatement()) {
+                  s.execute("select count(*) from engine");
+                } catch (SQLException e) {
+                  // Closed under it, or not there yet: that is what the restore does to it.
+                }
+              }
+            });
+    opening.start();
+    assertThat(put("/api/restore/" + id, "")).hasStatus(204);
+    over.set(true);
+    opening.join();
+    assertThat(engines()).isEqualTo(before);
   }
 
   @Test

@@ -40,6 +40,13 @@ class LaunchTest {
   }
 
   @Test
+  void whoAsksForAnyPortIsToldWhichItIs() {
+    Launch launch = launch("start", "--port=0");
+    assertThat(launch.port()).isPositive();
+    assertThat(launch.address()).isEqualTo("http://127.0.0.1:" + launch.port() + "/");
+  }
+
+  @Test
   void aDataFolderThatIsAFileIsSaid() throws IOException {
     Path file = Files.writeString(folder.resolve("file"), "x");
     Launch launch = Launch.read(List.of("start", "--port=0", "--data=" + file.resolve("in")));

@@ -13,15 +13,9 @@ import org.junit.jupiter.api.Test;
 /** Everything in one file, and back: from the start screen of an empty Shim, and by command. */
 class BackupJourneyTest {
   private static String run(Path data, String... words) throws IOException, InterruptedException {
-    List<String> command =
-        new ArrayList<>(
-            List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-jar",
-                Path.of("..", "app", "target", "shim.jar").toString()));
-    command.addAll(List.of(words));
-    command.add("--data=" + data);
-    Process p = new ProcessBuilder(command).redirectErrorStream(true).start();
+    List<String> all = new ArrayList<>(List.of(words));
+    all.add("--data=" + data);
+    Process p = RunningShim.command(all).start();
     String said = new String(p.getInputStream().readAllBytes());
     assertThat(p.waitFor(60, TimeUnit.SECONDS)).isTrue();
     return p.exitValue() + " " + said;

@@ -2,7 +2,6 @@ package shim.e2e;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpHeaders;
@@ -23,11 +22,15 @@ import java.util.regex.Pattern;
 
 /** The packaged application as its own process, as a user starts it. */
 final class RunningShim implements AutoCloseable {
-  private static final Path JAR = Path.of("..", "app", "target", "shim.jar");
+  private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
+  private static final Pattern ADDRESS = Pattern.compile("ready: .*127\\.0\\.0\\.1:(\\d+)/");
   private static final HttpClient HTTP = HttpClient.newHttpClient();
   private final Path data;
   private final String mode;
-  private final int port;
+
+  /** Shim takes a free one at its first start and keeps it. */
+  private volatile int port;
+
   private final List<String> more;
   private final Map<String, String> settings = new HashMap<>();
   private Process process;
@@ -39,7 +42,6 @@ final class RunningShim implements AutoCloseable {
     this.more = List.of(more);
     this.mode = mode;
     this.data = data;
-    this.port = freePort();
     start();
   }
 
@@ -73,28 +75,21 @@ final class RunningShim implements AutoCloseable {
     }
   }
 
-  private static int freePort() {
-    try (ServerSocket socket = new ServerSocket(0)) {
-      return socket.getLocalPort();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
   ProcessBuilder command() {
-    List<String> words =
-        new ArrayList<>(
-            List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-jar",
-                JAR.toString(),
-                mode,
-                "--port=" + port,
-                "--data=" + data));
+    List<String> words = new ArrayList<>(List.of(mode, "--port=" + port, "--data=" + data));
     words.addAll(more);
-    ProcessBuilder command = new ProcessBuilder(words).redirectErrorStream(true);
+    ProcessBuilder command = command(words);
     command.environment().putAll(settings);
     return command;
+  }
+
+  /** The packaged application with these words, as the launcher runs it. */
+  static ProcessBuilder command(List<String> words) {
+    List<String> all = new ArrayList<>();
+    all.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
+    all.add("@app/java.args");
+    all.addAll(words);
+    return new ProcessBuilder(all).directory(ROOT.toFile()).redirectErrorStream(true);
   }
 
   /** A setting that no person is offered, for trials. */
@@ -124,6 +119,10 @@ final class RunningShim implements AutoCloseable {
       for (String line = lines.readLine(); line != null; line = lines.readLine()) {
         all.append(line).append('\n');
         said = all.toString();
+        Matcher address = ADDRESS.matcher(line);
+        if (address.find()) {
+          port = Integer.parseInt(address.group(1));
+        }
         if (line.contains("Stop it with")) {
           ready.complete(null);
         }
@@ -222,7 +221,6 @@ final class RunningShim implements AutoCloseable {
     this.more = List.of();
     this.mode = "start";
     this.data = folder;
-    this.port = freePort();
   }
 
   Path data() {

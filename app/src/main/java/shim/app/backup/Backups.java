@@ -230,16 +230,22 @@ class Backups {
     HikariPoolMXBean pool = ((HikariDataSource) source).getHikariPoolMXBean();
     pool.suspendPool();
     try {
-      pool.softEvictConnections();
-      try (Connection c = DriverManager.getConnection(url, "shim", "");
-          Statement s = c.createStatement()) {
-        s.execute("shutdown");
-      } catch (SQLException e) {
-        LOG.debug("closed under its connection, as wanted", e);
-      }
+      closeAll(pool);
       work.run();
+      // The pool may have been opening one more: it would go on with what was replaced.
+      closeAll(pool);
     } finally {
       pool.resumePool();
+    }
+  }
+
+  private void closeAll(HikariPoolMXBean pool) {
+    pool.softEvictConnections();
+    try (Connection c = DriverManager.getConnection(url, "shim", "");
+        Statement s = c.createStatement()) {
+      s.execute("shutdown");
+    } catch (SQLException e) {
+      LOG.debug("closed under its connection, as wanted", e);
     }
   }
 
