@@ -5,7 +5,6 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.nio.file.attribute.FileTime;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -29,6 +28,10 @@ public final class DataFolder {
   private static final byte[] MAGIC = {'H', ':', '2'};
   private static final DateTimeFormatter STAMP =
       DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss").withZone(ZoneOffset.UTC);
+
+  /** Fine enough that two restores, one right after the other, each have a folder of their own. */
+  private static final DateTimeFormatter FINE =
+      DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss-SSS").withZone(ZoneOffset.UTC);
 
   private DataFolder() {}
 
@@ -148,9 +151,7 @@ public final class DataFolder {
     }
     Path incoming = ready.resolve(BackupFile.DATABASE);
     if (Files.exists(incoming)) {
-      Path kept =
-          Files.createDirectories(
-              folder.resolve("replaced").resolve(STAMP.format(modified(incoming).toInstant())));
+      Path kept = Files.createDirectories(replacedBy(incoming, folder));
       moveAside(folder.resolve(BackupFile.DATABASE), kept.resolve(BackupFile.DATABASE));
       moveAside(folder.resolve(BackupFile.PHOTOS), kept.resolve(BackupFile.PHOTOS));
       if (Files.exists(ready.resolve(BackupFile.PHOTOS))) {
@@ -168,8 +169,11 @@ public final class DataFolder {
     }
   }
 
-  private static FileTime modified(Path file) throws IOException {
-    return Files.getLastModifiedTime(file);
+  /** Where what this incoming database replaces is kept; the same at every try. */
+  static Path replacedBy(Path incoming, Path folder) throws IOException {
+    return folder
+        .resolve("replaced")
+        .resolve(FINE.format(Files.getLastModifiedTime(incoming).toInstant()));
   }
 
   /** Halves of files that a killed process left behind. */

@@ -114,12 +114,7 @@ class DataFolderTest {
       Files.writeString(
           Files.createDirectories(ready.resolve("photos")).resolve("new.image"), "new");
       Path kept =
-          Files.createDirectories(
-              data.resolve("replaced")
-                  .resolve(
-                      DataFolder.stamp(
-                          Files.getLastModifiedTime(ready.resolve(BackupFile.DATABASE))
-                              .toInstant())));
+          Files.createDirectories(DataFolder.replacedBy(ready.resolve(BackupFile.DATABASE), data));
       if (moves > 0) {
         Files.move(now, kept.resolve(BackupFile.DATABASE));
       }
