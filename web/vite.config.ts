@@ -31,5 +31,6 @@ export default defineConfig({
   ],
   build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 900 },
   server: { proxy: { "/api": "http://127.0.0.1:8460" } },
-  test: { environment: "happy-dom" },
+  // Generous: on a busy machine a red must still mean a fault.
+  test: { environment: "happy-dom", testTimeout: 180_000 },
 } as import("vitest/config").ViteUserConfig);

@@ -1,4 +1,5 @@
 import { Link } from "@tanstack/react-router";
+import { Clock3, OctagonX } from "lucide-react";
 import { useState } from "react";
 import { Button, buttonClass } from "../ui/Button";
 import { Notice } from "../ui/Notice";
@@ -6,6 +7,7 @@ import { handOver, readHandedOver } from "./handOver";
 import { discard, kick, takeOver, tryAgain } from "./outbox";
 import type { Parcel } from "./parcel";
 import { damaged, forgetDamaged } from "./store";
+import { useEngineName } from "./useEngineName";
 import { useWaiting } from "./useOutbox";
 import { homeOf, wordsFor } from "./words";
 
@@ -80,15 +82,15 @@ export function WaitingPage() {
 
 function Row({ parcel }: { parcel: Parcel }) {
   const home = homeOf(parcel);
+  const engine = useEngineName(parcel);
+  const Icon = parcel.held ? OctagonX : Clock3;
   return (
     <li className="scribed flex flex-wrap items-center gap-x-4 gap-y-2 rounded p-3">
-      <span className="text-2xl" aria-hidden>
-        {parcel.held ? "✕" : "…"}
-      </span>
+      <Icon aria-hidden className={`size-6 ${parcel.held ? "text-tight" : "text-muted"}`} />
       <div className="min-w-56 flex-1">
         <p className="text-xl font-semibold">{wordsFor(parcel)}</p>
         <p className="text-muted">
-          entered {new Date(parcel.at).toLocaleTimeString()}
+          {engine && `${engine}, `}entered {new Date(parcel.at).toLocaleTimeString()}
           {parcel.last
             ? `; ${parcel.held ? "not taken" : "waits"}: ${parcel.last.words}`
             : parcel.tried > 0

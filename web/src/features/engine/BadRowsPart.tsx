@@ -25,15 +25,17 @@ const WHAT: Record<BadRow["kind"], string> = {
   LASH: "lash, in, at",
 };
 
-/** Entries of this engine that cannot be: left out of everything until a person has mended them. */
+/** Entries of this engine that cannot be right: left out of everything until a person has mended them. */
 export function BadRowsPart({ engineId }: { engineId: string }) {
   const rows = useQuery(badRows(engineId)).data ?? [];
   if (rows.length === 0) return null;
   return (
-    <section aria-label="Entries that cannot be">
+    <section aria-label="Entries that cannot be right">
       <Notice tone="stop">
         <p className="font-semibold">
-          {rows.length === 1 ? "One entry on record cannot be" : `${rows.length} entries on record cannot be`}
+          {rows.length === 1
+            ? "One entry on record cannot be right"
+            : `${rows.length} entries on record cannot be right`}
           . It is left out of everything until it is mended.
         </p>
         <ul className="mt-2 grid gap-2">

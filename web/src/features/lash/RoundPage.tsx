@@ -99,7 +99,7 @@ function AtTheCar({ round, work, springs }: AtTheCarProps) {
         <section className="scribed rounded p-2" aria-label="Valve plan">
           <ValvePlan
             layout={round.layout}
-            faces={roundFaces(round, stop.number, unit)}
+            faces={roundFaces(round, stop.number, unit, work.parcels)}
             selected={valve.position}
             onSelect={select}
             label="Valves of this round"

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../../api/client";
+import type { Parcel } from "../../outbox/parcel";
 import { facesAt, visitAt } from "./faces";
 import { domains } from "./LashChart";
 import { roundFaces } from "./roundFaces";
@@ -65,6 +66,8 @@ describe("the plan during a round", () => {
     status: "OPEN",
     ...over,
   });
+  const held = { kind: "look", roundId: "r", valve: "3E", held: true } as Parcel;
+  const waits = { kind: "look", roundId: "r", valve: "1E", held: false } as Parcel;
   const faces = roundFaces(
     {
       valves: [
@@ -72,12 +75,19 @@ describe("the plan during a round", () => {
         valve("1E", { status: "DONE", found: reading(0.02), left: reading(0.018), leftVerdict: "IN" }),
         valve("2I", { status: "SKIPPED", stop: 2 }),
         valve("2E", { spring: "BROKEN", found: reading(0.02), foundVerdict: "IN" }),
+        valve("3E", { found: reading(0.02), foundVerdict: "IN" }),
         valve("3I", { found: reading(0, { valueIn: undefined, turns: 0.375, form: "TURNS" }) }),
       ],
     } as Round,
     1,
     "thou",
+    [held, waits],
   );
+
+  it("asks again where Shim has not taken something, not where it only waits", () => {
+    expect(faces["3E"].mark).toBe("AGAIN");
+    expect(faces["1E"].mark).toBe("IN");
+  });
 
   it("lights what is still to do at this stop", () => {
     expect(faces["1I"]).toEqual({ text: "", mark: undefined, lit: true });

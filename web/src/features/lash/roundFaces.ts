@@ -1,4 +1,6 @@
 import type { Valve } from "../../api/client";
+import type { Parcel } from "../../outbox/parcel";
+import { homeOf } from "../../outbox/words";
 import type { ValveFace } from "../../plan/ValvePlan";
 import { type LashUnit, lashText } from "../../units/lash";
 import { turnsText } from "./faces";
@@ -10,7 +12,8 @@ function figure(v: ValveView, unit: LashUnit): string {
   return held.turns === undefined ? lashText(held.valueIn, unit) : turnsText(held.turns);
 }
 
-function mark(v: ValveView): ValveFace["mark"] {
+function mark(v: ValveView, notTaken: boolean): ValveFace["mark"] {
+  if (notTaken) return "AGAIN";
   if (v.spring === "BROKEN" || v.rocker === "LOOSE" || v.rocker === "WORN" || v.spring === "LOOSE")
     return "LOOK";
   if (v.status === "SKIPPED") return "ASIDE";
@@ -18,12 +21,22 @@ function mark(v: ValveView): ValveFace["mark"] {
   return v.foundVerdict;
 }
 
-/** The plan during a round: what is done, what belongs to this stop. */
-export function roundFaces(round: Round, stop: number, unit: LashUnit): Record<Valve, ValveFace> {
+/** The plan during a round: what is done, what belongs to this stop, what Shim has not taken. */
+export function roundFaces(
+  round: Round,
+  stop: number,
+  unit: LashUnit,
+  parcels: readonly Parcel[] = [],
+): Record<Valve, ValveFace> {
+  const notTaken = new Set(parcels.filter((p) => p.held).map((p) => homeOf(p).valve));
   return Object.fromEntries(
     round.valves.map((v) => [
       v.position,
-      { text: figure(v, unit), mark: mark(v), lit: v.stop === stop && v.status !== "DONE" },
+      {
+        text: figure(v, unit),
+        mark: mark(v, notTaken.has(v.position)),
+        lit: v.stop === stop && v.status !== "DONE",
+      },
     ]),
   );
 }
