@@ -47,6 +47,12 @@ describe("the sheet as typed", () => {
     expect(back.use?.classRules?.[0].rule).toBe("preload above zero");
   });
 
+  it("shows a rule that an older sheet does not know as it was done then", () => {
+    const older = { ...sheet, rules: { hotCold: "FIXED" as const } };
+    const form = toForm(older, "thou");
+    expect(form.rules).toMatchObject({ hotCold: "FIXED", inTolerance: "ASK", school: "BEST_STOPS" });
+  });
+
   it("drops an empty class rule and an untouched row of events", () => {
     const form = toForm(sheet, "thou");
     form.use.classRules = [{ rule: "  ", source: "", date: "" }];

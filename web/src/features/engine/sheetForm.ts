@@ -149,7 +149,8 @@ export function toForm(s: EngineSheet, unit: LashUnit): SheetForm {
       exhaust: rows(s.cam?.exhaust, unit),
       events: boxes(EVENTS, s.cam?.events, unit),
     },
-    rules: boxes(RULES, s.rules, unit),
+    // A sheet from before a rule existed goes by what was done then.
+    rules: boxes(RULES, { ...BLANK.rules, ...s.rules }, unit),
     use: {
       unit: s.use?.unit ?? "",
       boostPsi: textOf(s.use?.boostPsi, "boostPsi", unit),
