@@ -109,7 +109,7 @@ function WalkBar({ job, parcels }: { job: Schemas["JobView"]; parcels: readonly 
         : {job.state.title.toLowerCase()}
       </h1>
       <InlineInitials word="done by" label="Initials of who does the steps" placeholder={job.hand} />
-      <KeptHere parcels={parcels.filter((p) => !p.held)} of="step" />
+      <KeptHere parcels={parcels.filter((p) => !p.held)} of="step" waits />
     </div>
   );
 }
