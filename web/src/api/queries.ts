@@ -89,6 +89,13 @@ export const lashTargets = (engineId: string, state: "HOT" | "COLD") =>
       ),
   });
 
+/** Engine hours now, with what ran and what is planned along them. */
+export const hours = (engineId: string) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "hours"],
+    queryFn: () => answered(api.GET("/api/engines/{id}/hours", { params: { path: { id: engineId } } })),
+  });
+
 export const events = (engineId: string) =>
   queryOptions({
     queryKey: ["engines", engineId, "events"],

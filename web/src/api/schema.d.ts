@@ -4411,9 +4411,18 @@ export interface components {
             engineHours: number;
             parked?: string;
         };
-        EngineHours: {
+        EngineHoursView: {
             /** Format: double */
             hours: number;
+            past: components["schemas"]["HoursSpan"][];
+            coming: components["schemas"]["HoursSpan"][];
+        };
+        HoursSpan: {
+            event?: string;
+            /** Format: double */
+            fromHours: number;
+            /** Format: double */
+            toHours: number;
         };
         Danger: {
             /** Format: uuid */
@@ -6856,7 +6865,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["EngineHours"];
+                    "*/*": components["schemas"]["EngineHoursView"];
                 };
             };
         };

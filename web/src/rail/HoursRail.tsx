@@ -1,13 +1,11 @@
 import type { Schemas } from "../api/client";
 import { useWidth } from "../ui/useWidth";
 
-export interface RailData {
+interface HoursRailProps {
+  /** Shim's word on the engine's hours: now, what ran, what is planned. */
+  hours: Schemas["EngineHoursView"];
   rounds: Schemas["RoundLine"][];
-  events: Schemas["EventView"][];
   changes: Schemas["ChangeLine"][];
-}
-
-interface HoursRailProps extends RailData {
   /** Spring tests, marks below the axis. */
   tests?: { testId: string; engineHours: number }[];
   /** Spring changes that were signed, marks under the changed parts. */
@@ -19,34 +17,7 @@ interface HoursRailProps extends RailData {
   onHour: (h: number | null) => void;
 }
 
-interface Span {
-  name: string;
-  from: number;
-  to: number;
-  planned: boolean;
-}
-
-/** Events one after another on engine hours: what ran, then what is planned from now on. */
-export function spans(events: RailData["events"], nowHours: number): Span[] {
-  const result: Span[] = [];
-  let at = 0;
-  for (const e of events.filter((x) => x.runHours !== undefined)) {
-    result.push({ name: e.name, from: at, to: at + (e.runHours ?? 0), planned: false });
-    at += e.runHours ?? 0;
-  }
-  at = Math.max(at, nowHours);
-  for (const e of events.filter((x) => x.runHours === undefined)) {
-    result.push({ name: e.name, from: at, to: at + e.plannedHours, planned: true });
-    at += e.plannedHours;
-  }
-  return result;
-}
-
-/** Engine hours now: what the events ran, or the last round if that is later. */
-export function hoursNow(data: Pick<RailData, "rounds" | "events">): number {
-  const ran = data.events.reduce((sum, e) => sum + (e.runHours ?? 0), 0);
-  return Math.max(ran, ...data.rounds.map((r) => r.engineHours), 0);
-}
+type Span = Schemas["HoursSpan"] & { planned: boolean };
 
 const LEFT = 66;
 
@@ -61,8 +32,8 @@ function shortened(name: string, room: number): string {
 
 /** One axis of engine hours: the past to the left, the planned events to the right. */
 export function HoursRail({
+  hours,
   rounds,
-  events,
   changes,
   tests = [],
   jobs = [],
@@ -71,9 +42,12 @@ export function HoursRail({
   onHour,
 }: HoursRailProps) {
   const [box, width] = useWidth<HTMLElement>(1240);
-  const now = hoursNow({ rounds, events });
-  const all = spans(events, now);
-  const end = Math.max(1, now * 1.05, ...all.map((s) => s.to));
+  const now = hours.hours;
+  const all: Span[] = [
+    ...hours.past.map((s) => ({ ...s, planned: false })),
+    ...hours.coming.map((s) => ({ ...s, planned: true })),
+  ];
+  const end = Math.max(1, now * 1.05, ...all.map((s) => s.toHours));
   const x = (h: number) => LEFT + (h / end) * (width - LEFT - 24);
   const step = [0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500].find((s) => end / s <= 14) ?? 1000;
   const ticks = Array.from({ length: Math.floor(end / step) + 1 }, (_, i) => i * step);
@@ -92,10 +66,10 @@ export function HoursRail({
           strokeDasharray="5 5"
         />
         {all.map((s, i) => (
-          <g key={`${s.name}${s.from}`}>
+          <g key={`${s.event}${s.fromHours}`}>
             <rect
-              x={x(s.from)}
-              width={Math.max(2, x(s.to) - x(s.from) - 2)}
+              x={x(s.fromHours)}
+              width={Math.max(2, x(s.toHours) - x(s.fromHours) - 2)}
               y={42}
               height={8}
               fill={s.planned ? "none" : "var(--hair)"}
@@ -103,12 +77,15 @@ export function HoursRail({
               strokeDasharray="3 3"
             />
             <text
-              x={x(s.from) + 2}
+              x={x(s.fromHours) + 2}
               y={i % 2 === 0 ? 34 : 18}
               fontSize={13}
               fill={s.planned ? "var(--ink)" : "var(--muted)"}
             >
-              {shortened(s.name, Math.min((x(s.to) - x(s.from)) * 2, width - x(s.from) - 8))}
+              {shortened(
+                s.event ?? "",
+                Math.min((x(s.toHours) - x(s.fromHours)) * 2, width - x(s.fromHours) - 8),
+              )}
             </text>
           </g>
         ))}
@@ -116,7 +93,13 @@ export function HoursRail({
           all
             .filter((s) => s.planned)
             .map((s) => (
-              <EndMark key={`${s.name}${s.to}`} span={s} x={x(s.to)} picked={hour === s.to} onHour={onHour} />
+              <EndMark
+                key={`${s.event}${s.toHours}`}
+                span={s}
+                x={x(s.toHours)}
+                picked={hour === s.toHours}
+                onHour={onHour}
+              />
             ))}
         {ticks.map((t) => (
           <text key={t} x={x(t)} y={78} textAnchor="middle" className="num" fontSize={14} fill="var(--muted)">
@@ -215,10 +198,10 @@ function EndMark({ span, x, picked, onHour }: EndMarkProps) {
       transform={`translate(${x} 50)`}
       role="button"
       tabIndex={0}
-      aria-label={`As foretold for the end of ${span.name}`}
+      aria-label={`As foretold for the end of ${span.event}`}
       aria-pressed={picked}
-      onClick={() => onHour(span.to)}
-      onKeyDown={(e) => e.key === "Enter" && onHour(span.to)}
+      onClick={() => onHour(span.toHours)}
+      onKeyDown={(e) => e.key === "Enter" && onHour(span.toHours)}
       style={{ cursor: "pointer" }}
     >
       <rect x={-14} y={-12} width={28} height={33} fill="transparent" />

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import type { Schemas, Valve } from "../../api/client";
-import { engineSprings, events, jobs, lashHistory, rounds } from "../../api/queries";
+import { engineSprings, hours, jobs, lashHistory, rounds } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { MARKS, MarkIcon } from "../../plan/verdict";
 import { HoursRail } from "../../rail/HoursRail";
@@ -61,7 +61,7 @@ function SpringsView({ engine, known }: SpringsViewProps) {
   const [valve, setValve] = useState<Valve>();
   const [hour, setHour] = useState<number | null>(null);
   const r = useQuery(rounds(engine.id)).data;
-  const e = useQuery(events(engine.id)).data;
+  const h = useQuery(hours(engine.id)).data;
   const l = useQuery(lashHistory(engine.id)).data;
   const j = useQuery(jobs(engine.id)).data;
   const spring = known.springs.find((s) => s.position === valve);
@@ -118,10 +118,10 @@ function SpringsView({ engine, known }: SpringsViewProps) {
           )}
         </div>
       </div>
-      {r && e && l && (
+      {r && h && l && (
         <HoursRail
+          hours={h}
           rounds={r}
-          events={e}
           changes={l.changes}
           tests={known.tests}
           jobs={j}

@@ -44,7 +44,7 @@ export function useSpringTest(id: string) {
     },
     onSuccess: (now: SpringTest) => {
       queries.setQueryData(key, now);
-      void queries.invalidateQueries({ queryKey: ["engines", now.engineId, "springs"] });
+      void queries.invalidateQueries({ queryKey: ["engines", now.engineId] });
     },
   });
 

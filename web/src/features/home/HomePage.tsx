@@ -2,9 +2,8 @@ import { useQueries, useQuery } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import { Archive, Plus } from "lucide-react";
 import type { Schemas } from "../../api/client";
-import { engineSprings, engines, events, lashHistory, rounds } from "../../api/queries";
+import { engineSprings, engines, events, hours, lashHistory, rounds } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
-import { hoursNow } from "../../rail/HoursRail";
 import { Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { buttonClass } from "../../ui/Button";
@@ -64,9 +63,11 @@ function FirstEngine() {
 }
 
 function EngineCard({ engine }: { engine: Schemas["EngineView"] }) {
-  const [r, e, l] = useQueries({ queries: [rounds(engine.id), events(engine.id), lashHistory(engine.id)] });
+  const [r, e, h, l] = useQueries({
+    queries: [rounds(engine.id), events(engine.id), hours(engine.id), lashHistory(engine.id)],
+  });
   const springs = useQuery(engineSprings(engine.id)).data;
-  const ready = r.data && e.data ? readiness(r.data, e.data) : undefined;
+  const ready = r.data && e.data && h.data ? readiness(r.data, e.data, h.data.hours) : undefined;
   return (
     <article className="scribed grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)] gap-3 rounded p-4">
       <div className="flex min-w-0 flex-col gap-2">
@@ -75,12 +76,9 @@ function EngineCard({ engine }: { engine: Schemas["EngineView"] }) {
             {engine.name}
           </Link>
         </h2>
-        {r.data && e.data && (
+        {h.data && (
           <p className="text-muted">
-            <span className="num text-2xl text-ink">
-              {hoursNow({ rounds: r.data, events: e.data }).toFixed(1)}
-            </span>{" "}
-            engine hours
+            <span className="num text-2xl text-ink">{h.data.hours.toFixed(1)}</span> engine hours
           </p>
         )}
         {ready && <Next ready={ready} />}

@@ -1,5 +1,4 @@
 import type { Schemas } from "../../api/client";
-import { hoursNow } from "../../rail/HoursRail";
 
 export interface Readiness {
   openRound?: Schemas["RoundLine"];
@@ -19,6 +18,7 @@ const DAY_MS = 86_400_000;
 export function readiness(
   rounds: Schemas["RoundLine"][],
   events: Schemas["EventView"][],
+  hours: number,
   today: Date = new Date(),
 ): Readiness {
   const next = events.find((e) => e.runHours === undefined);
@@ -30,7 +30,7 @@ export function readiness(
   }
   const last = rounds[0];
   if (!last) return { next, days, done: false, words: "The valves have never been run here" };
-  const since = hoursNow({ rounds, events }) - last.engineHours;
+  const since = hours - last.engineHours;
   return since > SINCE_HOURS
     ? { next, days, done: false, words: `${since.toFixed(1)} h run since the last lash round` }
     : {

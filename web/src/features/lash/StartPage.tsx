@@ -3,14 +3,7 @@ import { useNavigate, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import { ApiProblem, answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
-import {
-  engineSprings,
-  events as eventsQuery,
-  lashTargets,
-  plan as planQuery,
-  rounds as roundsQuery,
-} from "../../api/queries";
-import { hoursNow } from "../../rail/HoursRail";
+import { engineSprings, hours as hoursQuery, lashTargets, plan as planQuery } from "../../api/queries";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { Initials } from "../../shell/Initials";
 import { useKept, useSettings } from "../../shell/settings";
@@ -22,13 +15,10 @@ import { SCHOOLS, type School } from "../crank/schools";
 
 export function StartPage() {
   const { id } = useParams({ from: "/engines/$id/start" });
-  const r = useQuery(roundsQuery(id)).data;
-  const e = useQuery(eventsQuery(id)).data;
+  const known = useQuery(hoursQuery(id)).data;
   return (
     <EngineFrame id={id}>
-      {(engine) =>
-        r && e ? <Start engine={engine} hours={hoursNow({ rounds: r, events: e })} /> : <Waiting />
-      }
+      {(engine) => (known ? <Start engine={engine} hours={known.hours} /> : <Waiting />)}
     </EngineFrame>
   );
 }

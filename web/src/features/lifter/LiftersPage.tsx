@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useNavigate, useParams, useSearch } from "@tanstack/react-router";
 import { useState } from "react";
 import type { Schemas, Valve } from "../../api/client";
-import { engineLifters, events, jobs, lashDrift, lashHistory, rounds } from "../../api/queries";
+import { engineLifters, hours, jobs, lashDrift, lashHistory, rounds } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { MARKS, MarkIcon } from "../../plan/verdict";
 import { HoursRail } from "../../rail/HoursRail";
@@ -47,7 +47,7 @@ function LiftersView({ engine, known, drift }: ViewProps) {
   const navigate = useNavigate();
   const [shown, setShown] = useState<LifterShown>(known.hydraulic ? "hours" : "drift");
   const r = useQuery(rounds(engine.id)).data;
-  const e = useQuery(events(engine.id)).data;
+  const h = useQuery(hours(engine.id)).data;
   const l = useQuery(lashHistory(engine.id)).data;
   const j = useQuery(jobs(engine.id)).data;
   const choose = (v: Valve | undefined) =>
@@ -91,8 +91,8 @@ function LiftersView({ engine, known, drift }: ViewProps) {
           )}
         </div>
       </div>
-      {r && e && l && (
-        <HoursRail rounds={r} events={e} changes={l.changes} jobs={j} hour={null} onHour={() => {}} />
+      {r && h && l && (
+        <HoursRail hours={h} rounds={r} changes={l.changes} jobs={j} hour={null} onHour={() => {}} />
       )}
     </div>
   );

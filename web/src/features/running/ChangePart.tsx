@@ -3,7 +3,6 @@ import { useState } from "react";
 import { answered, api, type Schemas, type Valve } from "../../api/client";
 import { newId } from "../../api/ids";
 import { ValvePlan } from "../../plan/ValvePlan";
-import { hoursNow } from "../../rail/HoursRail";
 import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
@@ -25,13 +24,13 @@ const word = (p: Part) => PARTS.find(([v]) => v === p)?.[1] ?? p;
 
 interface ChangePartProps {
   engine: Schemas["EngineView"];
-  rounds: Schemas["RoundLine"][];
-  events: Schemas["EventView"][];
+  /** Engine hours now. */
+  hours: number;
   changes: Schemas["ChangeLine"][];
 }
 
 /** Parts changed in a valve's chain: its lash is another story from then on. */
-export function ChangePart({ engine, rounds, events, changes }: ChangePartProps) {
+export function ChangePart({ engine, hours, changes }: ChangePartProps) {
   const [open, setOpen] = useState(false);
   return (
     <section className="scribed rounded p-4" aria-label="Parts changed">
@@ -58,9 +57,7 @@ export function ChangePart({ engine, rounds, events, changes }: ChangePartProps)
           </li>
         ))}
       </ul>
-      {open && (
-        <ChangeForm engine={engine} hours={hoursNow({ rounds, events })} onClose={() => setOpen(false)} />
-      )}
+      {open && <ChangeForm engine={engine} hours={hours} onClose={() => setOpen(false)} />}
     </section>
   );
 }

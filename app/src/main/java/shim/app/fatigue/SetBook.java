@@ -15,7 +15,6 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
-import shim.app.spring.PartHours;
 import shim.app.spring.SpringTypes;
 import shim.app.spring.Springs;
 import shim.core.engine.HeatState;
@@ -23,6 +22,7 @@ import shim.core.fatigue.SetHistory;
 import shim.core.fatigue.SetPrior;
 import shim.core.fatigue.SpringSet;
 import shim.core.fatigue.TesterDay;
+import shim.core.running.PartHours;
 import shim.core.spring.LoadCurve;
 import shim.core.spring.SpringType;
 
@@ -128,14 +128,20 @@ class SetBook {
           .toList();
     }
 
+    /** Hours of a spring now; of the engine it is in, if in one. */
     double hoursNow(UUID spring, double engineHours) {
-      Springs.StoredSpring s = springs.get(spring);
-      List<Springs.StoredFitting> own = fittings.getOrDefault(spring, List.of());
-      return own.stream()
-          .filter(Springs.StoredFitting::open)
-          .findFirst()
-          .map(f -> PartHours.at(s, own, f, engineHours))
-          .orElseGet(() -> PartHours.shelved(s, own));
+      return part(spring).now(engine -> engineHours);
+    }
+
+    /** Hours of a spring while it was in, when that engine stood at some hours. */
+    double hoursAt(Springs.StoredFitting in, double engineHours) {
+      UUID spring = in.fitting().springId();
+      List<UUID> stays = fittings.get(spring).stream().map(Springs.StoredFitting::id).toList();
+      return part(spring).at(stays.indexOf(in.id()), engineHours);
+    }
+
+    private PartHours part(UUID spring) {
+      return springs.get(spring).through(fittings.getOrDefault(spring, List.of()));
     }
   }
 
@@ -248,12 +254,7 @@ class SetBook {
         .filter(f -> f.fitting().engineId().equals(test.engineId))
         .filter(f -> f.fitting().fromHours() <= test.engineHours + 1e-9)
         .reduce((a, b) -> b)
-        .map(
-            f -> {
-              Double to = f.fitting().toHours();
-              double at = to == null ? test.engineHours : Math.min(to, test.engineHours);
-              return PartHours.at(spring, own, f, at);
-            })
+        .map(f -> book.hoursAt(f, test.engineHours))
         .orElse(spring.spring().hoursBefore());
   }
 

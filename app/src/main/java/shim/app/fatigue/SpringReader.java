@@ -10,7 +10,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.DoubleStream;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,6 +23,7 @@ import shim.app.fatigue.SpringViews.LossRange;
 import shim.app.fatigue.SpringViews.SpringAt;
 import shim.app.fatigue.SpringViews.SpringSaid;
 import shim.app.fatigue.SpringViews.TesterLine;
+import shim.app.running.EngineClock;
 import shim.app.running.Events;
 import shim.app.running.Runs;
 import shim.app.spring.Pockets;
@@ -35,6 +36,7 @@ import shim.core.fatigue.SpringOutlook;
 import shim.core.fatigue.SpringSet;
 import shim.core.fatigue.TesterDay;
 import shim.core.fatigue.Verdict;
+import shim.core.running.EngineHours;
 import shim.core.spring.Fit;
 import shim.core.spring.SpringType;
 import shim.core.stats.Range;
@@ -47,26 +49,26 @@ class SpringReader {
   private static final double USUAL_EVENT_HOURS = 1;
 
   private final SetBook book;
-  private final TestRows tests;
   private final Engines engines;
   private final Events events;
   private final Runs runs;
+  private final EngineClock clock;
   private final Springs springs;
   private final SpringRules rules;
 
   SpringReader(
       SetBook book,
-      TestRows tests,
       Engines engines,
       Events events,
       Runs runs,
+      EngineClock clock,
       Springs springs,
       SpringRules rules) {
     this.book = book;
-    this.tests = tests;
     this.engines = engines;
     this.events = events;
     this.runs = runs;
+    this.clock = clock;
     this.springs = springs;
     this.rules = rules;
   }
@@ -84,41 +86,29 @@ class SpringReader {
       Optional<LocalDate> lastOverRev) {}
 
   Standing standing(UUID engineId) {
-    return standing(
-        engineId, tests.findByEngineIdOrderByStartedAt(engineId), springs.fittings(engineId));
+    EngineHours hours = clock.of(engineId);
+    return new Standing(
+        hours.now(), coming(engineId, hours), rules.of(engineId), runs.lastOverRev(engineId));
   }
 
-  /** Hours are those of runs and events, or later ones someone wrote at a test or fitting. */
-  private Standing standing(
-      UUID engineId, List<TestRow> tested, List<Springs.StoredFitting> fitted) {
-    double written =
-        DoubleStream.concat(
-                tested.stream().mapToDouble(t -> t.engineHours),
-                fitted.stream().mapToDouble(f -> f.fitting().fromHours()))
-            .max()
-            .orElse(0);
-    double now = Math.max(runs.hours(engineId), written);
-    return new Standing(now, coming(engineId, now), rules.of(engineId), runs.lastOverRev(engineId));
-  }
-
-  private List<ComingEvent> coming(UUID engineId, double now) {
-    List<ComingEvent> coming = new ArrayList<>();
-    double end = now;
-    for (Events.EventView e : events.of(engineId)) {
-      if (e.runHours() == null) {
-        end += e.plannedHours();
-        coming.add(new ComingEvent(e.name(), e.date(), e.plannedHours(), end));
-      }
-    }
-    if (coming.isEmpty()) {
-      coming.add(
+  private List<ComingEvent> coming(UUID engineId, EngineHours hours) {
+    if (hours.coming().isEmpty()) {
+      return List.of(
           new ComingEvent(
               "an event of one hour, none is planned",
               null,
               USUAL_EVENT_HOURS,
-              now + USUAL_EVENT_HOURS));
+              hours.now() + USUAL_EVENT_HOURS));
     }
-    return coming;
+    Map<String, Events.EventView> known =
+        events.of(engineId).stream().collect(Collectors.toMap(e -> e.id().toString(), e -> e));
+    return hours.coming().stream()
+        .map(
+            s -> {
+              Events.EventView e = known.get(s.event().orElseThrow());
+              return new ComingEvent(e.name(), e.date(), e.plannedHours(), s.toHours());
+            })
+        .toList();
   }
 
   EngineSprings engine(UUID engineId) {
@@ -126,7 +116,7 @@ class SpringReader {
     List<Springs.StoredFitting> fitted = springs.fittings(engineId);
     SetBook.Book known = book.of(engineId, null);
     List<TestRow> tested = known.here();
-    Standing now = standing(engineId, tested, fitted);
+    Standing now = standing(engineId);
     Map<UUID, SpringSet> solved = known.solved();
     Map<Position, Springs.StoredFitting> here = new HashMap<>();
     fitted.stream()
@@ -163,7 +153,7 @@ class SpringReader {
     SetBook.BookedSet set = known.of(id);
     SpringType type = set.type();
     Position p = f.fitting().valve();
-    double hours = known.hoursNow(id, now.hours());
+    double hours = known.hoursAt(f, now.hours());
     SpringSaid said = said(known, solved.get(set.typeId()), id, hours, now);
     Fit fit = Pockets.fit(engine, type, f, now.sheet());
     List<SetBook.InTest> tested = known.tested(id, SetBook.Booked::used);

@@ -194,7 +194,7 @@ class TestReader {
     SpringType type = set.type();
     SpringSet solved = before.solved().get(set.typeId());
     double height = Pockets.height(f, type, sheet);
-    double hours = before.book().hoursNow(id, test.engineHours);
+    double hours = before.book().hoursAt(f, test.engineHours);
     double baseline = solved.baselineLbf(id.toString());
     Range loss = solved.loss(id.toString(), Math.max(1, hours));
     boolean bedded = hours >= 1 && !set.tests().isEmpty();

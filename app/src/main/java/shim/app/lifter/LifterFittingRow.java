@@ -5,9 +5,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
+import shim.core.running.PartHours;
 
 /** A lifter under one valve from some engine hours on. */
 @Entity
@@ -37,7 +39,8 @@ class LifterFittingRow {
     return toHours == null;
   }
 
-  double ran() {
-    return toHours == null ? 0 : toHours - fromHours;
+  PartHours.Fitting stay() {
+    OptionalDouble to = toHours == null ? OptionalDouble.empty() : OptionalDouble.of(toHours);
+    return new PartHours.Fitting(engineId.toString(), fromHours, to);
   }
 }

@@ -15,6 +15,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -32,6 +33,7 @@ import shim.app.lifter.LifterViews.SeenView;
 import shim.app.lifter.LifterViews.SymptomView;
 import shim.app.lifter.LifterViews.ValveChain;
 import shim.app.lifter.LifterViews.ValveStory;
+import shim.app.running.EngineClock;
 import shim.app.running.Runs;
 import shim.app.running.Runs.RunEntry;
 import shim.core.drift.LashDrift;
@@ -45,6 +47,7 @@ import shim.core.lifter.LifterOutlook;
 import shim.core.lifter.LobeSurvey;
 import shim.core.lifter.Look;
 import shim.core.lifter.Symptom;
+import shim.core.running.PartHours;
 import shim.core.stats.Range;
 
 /** Everything known of the lifters of an engine, weighed together. */
@@ -58,6 +61,7 @@ class LifterReader {
   private final LashBook lash;
   private final SpringStanding springs;
   private final Runs runs;
+  private final EngineClock clock;
 
   LifterReader(
       Engines engines,
@@ -66,7 +70,8 @@ class LifterReader {
       Inspections inspections,
       LashBook lash,
       SpringStanding springs,
-      Runs runs) {
+      Runs runs,
+      EngineClock clock) {
     this.engines = engines;
     this.lifters = lifters;
     this.rules = rules;
@@ -74,6 +79,7 @@ class LifterReader {
     this.lash = lash;
     this.springs = springs;
     this.runs = runs;
+    this.clock = clock;
   }
 
   /** What one reading of an engine needs, read once. */
@@ -88,7 +94,8 @@ class LifterReader {
       Map<UUID, List<LifterFittingRow>> lives,
       Map<UUID, List<RebuildRow>> rebuilds,
       SeenBook seen,
-      Function<UUID, List<RunEntry>> runsOf) {}
+      Function<UUID, List<RunEntry>> runsOf,
+      ToDoubleFunction<UUID> hoursOf) {}
 
   private Book book(UUID engineId, SpringStanding.EngineStanding standing) {
     Engine engine = engines.get(engineId).engine();
@@ -98,6 +105,7 @@ class LifterReader {
         lifters.all().stream()
             .collect(Collectors.toMap(l -> l.id, l -> l, (a, b) -> a, LinkedHashMap::new));
     Map<UUID, List<RunEntry>> read = new HashMap<>();
+    Map<UUID, Double> elsewhere = new HashMap<>();
     return new Book(
         engineId,
         engine,
@@ -112,7 +120,11 @@ class LifterReader {
         lifters.fittingsOf(all.keySet()).stream().collect(Collectors.groupingBy(f -> f.lifterId)),
         lifters.rebuildsOf(all.keySet()).stream().collect(Collectors.groupingBy(r -> r.lifterId)),
         SeenBook.of(inspections.of(engineId), lifters.fittings(engineId)),
-        other -> read.computeIfAbsent(other, this::runsOf));
+        other -> read.computeIfAbsent(other, this::runsOf),
+        other ->
+            other.equals(engineId)
+                ? standing.engineHours()
+                : elsewhere.computeIfAbsent(other, clock::now));
   }
 
   private List<RunEntry> runsOf(UUID engineId) {
@@ -268,10 +280,9 @@ class LifterReader {
   private static LifterView view(Book book, LifterRow row, @Nullable LifterFittingRow now) {
     List<LifterFittingRow> lives = book.lives().getOrDefault(row.id, List.of());
     List<RebuildRow> rebuilds = book.rebuilds().getOrDefault(row.id, List.of());
-    double hours = row.hoursBefore + lives.stream().mapToDouble(LifterFittingRow::ran).sum();
-    if (now != null) {
-      hours += Math.max(0, book.standing().engineHours() - now.fromHours);
-    }
+    PartHours stays =
+        new PartHours(row.hoursBefore, lives.stream().map(LifterFittingRow::stay).toList());
+    double hours = stays.now(engine -> book.hoursOf().applyAsDouble(UUID.fromString(engine)));
     double at = rebuilds.stream().mapToDouble(r -> r.ownHours).max().orElse(0);
     Exposure exposure = Exposure.of(lives, book.runsOf());
     Optional<LifterRow> partner = Optional.ofNullable(row.partnerId).map(book.lifters()::get);

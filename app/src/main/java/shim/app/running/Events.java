@@ -5,9 +5,9 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.UUID;
-import java.util.stream.Collectors;
+import java.util.stream.DoubleStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.stereotype.Service;
@@ -16,6 +16,7 @@ import shim.app.engine.Engines;
 import shim.app.record.Because;
 import shim.app.record.Hours;
 import shim.app.record.TakenBack;
+import shim.core.running.EngineHours;
 
 interface EventRows extends JpaRepository<EventRow, UUID> {
   List<EventRow> findByEngineIdOrderByOnDate(UUID engineId);
@@ -55,18 +56,15 @@ public class Events {
 
   @Transactional(readOnly = true)
   public List<EventView> of(UUID engineId) {
-    Map<UUID, Double> run =
-        runs.findByEngineIdOrderByOnDate(engineId).stream()
-            .filter(r -> r.eventId != null)
-            .collect(
-                Collectors.groupingBy(
-                    r -> r.eventId, Collectors.summingDouble(r -> r.minutes / 60)));
-    return rows.findByEngineIdOrderByOnDate(engineId).stream()
-        .map(
-            e ->
-                new EventView(
-                    e.id, e.name, e.onDate, e.plannedHours, run.getOrDefault(e.id, e.runHours)))
-        .toList();
+    List<EventRow> own = rows.findByEngineIdOrderByOnDate(engineId);
+    EngineHours hours =
+        EngineClock.hours(own, runs.findByEngineIdOrderByOnDate(engineId), DoubleStream.empty());
+    return own.stream().map(e -> view(e, hours.ran(e.id.toString()))).toList();
+  }
+
+  private static EventView view(EventRow e, OptionalDouble ran) {
+    Double hours = ran.isPresent() ? ran.getAsDouble() : null;
+    return new EventView(e.id, e.name, e.onDate, e.plannedHours, hours);
   }
 
   public void put(UUID id, EventEntry entry) {

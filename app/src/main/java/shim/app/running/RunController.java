@@ -4,7 +4,10 @@ import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -13,18 +16,36 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import shim.core.running.EngineHours;
 
 /** Runs of an engine, and what a logger's file says of one. */
 @RestController
 class RunController {
   private final Runs runs;
+  private final Events events;
+  private final EngineClock clock;
 
-  RunController(Runs runs) {
+  RunController(Runs runs, Events events, EngineClock clock) {
     this.runs = runs;
+    this.events = events;
+    this.clock = clock;
   }
 
-  /** Engine hours by runs and events. */
-  record EngineHours(double hours) {}
+  /**
+   * A stretch of engine hours: an event, or a run that belongs to none.
+   *
+   * @param event name of the event
+   */
+  record HoursSpan(@Nullable String event, double fromHours, double toHours) {}
+
+  /**
+   * Hours of an engine.
+   *
+   * @param hours now, at the least
+   * @param past what ran, one after another
+   * @param coming planned events, one after another from now on
+   */
+  record EngineHoursView(double hours, List<HoursSpan> past, List<HoursSpan> coming) {}
 
   /** One run with the id its client made. */
   record KeptRun(@NotNull UUID id, @NotNull Runs.RunEntry run) {}
@@ -35,8 +56,18 @@ class RunController {
   }
 
   @GetMapping("/api/engines/{id}/hours")
-  EngineHours hours(@PathVariable UUID id) {
-    return new EngineHours(runs.hours(id));
+  EngineHoursView hours(@PathVariable UUID id) {
+    EngineHours hours = clock.of(id);
+    Map<String, String> names =
+        events.of(id).stream().collect(Collectors.toMap(e -> e.id().toString(), e -> e.name()));
+    return new EngineHoursView(
+        hours.now(), spans(hours.past(), names), spans(hours.coming(), names));
+  }
+
+  private static List<HoursSpan> spans(List<EngineHours.Span> spans, Map<String, String> names) {
+    return spans.stream()
+        .map(s -> new HoursSpan(s.event().map(names::get).orElse(null), s.fromHours(), s.toHours()))
+        .toList();
   }
 
   /** A day's runs in one go: all are kept, or none. */

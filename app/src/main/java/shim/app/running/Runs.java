@@ -25,12 +25,10 @@ interface RunRows extends JpaRepository<RunRow, UUID> {
   List<RunRow> findByEngineIdOrderByOnDate(UUID engineId);
 }
 
-/** Runs with their minutes; engine hours are their sum. */
+/** Runs with their minutes. */
 @Service
 @Transactional
 public class Runs {
-  private static final double MINUTES_AN_HOUR = 60;
-
   private final RunRows rows;
   private final EventRows events;
   private final Engines engines;
@@ -86,19 +84,6 @@ public class Runs {
 
   /** A run as kept. */
   public record RunView(UUID id, RunEntry run) {}
-
-  /** Hours of an engine by its runs and events. */
-  @Transactional(readOnly = true)
-  public double hours(UUID engineId) {
-    List<RunRow> runs = rows.findByEngineIdOrderByOnDate(engineId);
-    double run = runs.stream().mapToDouble(r -> r.minutes / MINUTES_AN_HOUR).sum();
-    double typed =
-        events.findByEngineIdOrderByOnDate(engineId).stream()
-            .filter(e -> runs.stream().noneMatch(r -> e.id.equals(r.eventId)))
-            .mapToDouble(e -> e.runHours == null ? 0 : e.runHours)
-            .sum();
-    return run + typed;
-  }
 
   @Transactional(readOnly = true)
   public List<RunView> of(UUID engineId) {

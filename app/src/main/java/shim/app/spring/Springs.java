@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
@@ -28,6 +29,7 @@ import shim.app.record.Initials;
 import shim.app.record.Small;
 import shim.app.record.TakenBack;
 import shim.core.engine.Position;
+import shim.core.running.PartHours;
 import shim.core.spring.LoadQuestion;
 
 /** Springs by their marks, and where each is or was fitted; all history stays with the spring. */
@@ -100,12 +102,25 @@ public class Springs {
       @Size(max = 400, message = "400 letters at most") @Nullable String why) {}
 
   /** A spring as kept. */
-  public record StoredSpring(UUID id, SpringEntry spring) {}
+  public record StoredSpring(UUID id, SpringEntry spring) {
+    /** Its hours through its fittings, in order of time. */
+    public PartHours through(List<StoredFitting> own) {
+      return new PartHours(spring.hoursBefore(), own.stream().map(StoredFitting::stay).toList());
+    }
+  }
 
   /** A fitting as kept. */
   public record StoredFitting(UUID id, FittingEntry fitting) {
     public boolean open() {
       return fitting.toHours() == null;
+    }
+
+    private PartHours.Fitting stay() {
+      Double to = fitting.toHours();
+      return new PartHours.Fitting(
+          fitting.engineId().toString(),
+          fitting.fromHours(),
+          to == null ? OptionalDouble.empty() : OptionalDouble.of(to));
     }
 
     /** It was in when its engine stood at some hours. */

@@ -1,0 +1,45 @@
+// @vitest-environment happy-dom
+import { cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { afterEach, describe, expect, it } from "vitest";
+import { HoursRail } from "./HoursRail";
+
+afterEach(cleanup);
+
+const hours = {
+  hours: 2.4,
+  past: [
+    { event: "Quarry", fromHours: 0, toHours: 1.2 },
+    { fromHours: 1.2, toHours: 2 },
+  ],
+  coming: [{ event: "Hill", fromHours: 2.4, toHours: 3.9 }],
+};
+
+function shown(foretells: boolean) {
+  const looked: (number | null)[] = [];
+  render(
+    <HoursRail
+      hours={hours}
+      rounds={[]}
+      changes={[]}
+      foretells={foretells}
+      hour={null}
+      onHour={(h) => looked.push(h)}
+    />,
+  );
+  return looked;
+}
+
+describe("the hours rail", () => {
+  it("says now as Shim does, whatever else is drawn", () => {
+    shown(false);
+    expect(screen.getByText("now 2.4 h")).toBeTruthy();
+    expect(screen.queryByLabelText(/As foretold/)).toBeNull();
+  });
+
+  it("names what ran and what is planned, and leads to the end of a planned event", () => {
+    const looked = shown(true);
+    expect(screen.getByText("Quarry")).toBeTruthy();
+    fireEvent.click(screen.getByLabelText("As foretold for the end of Hill"));
+    expect(looked).toEqual([3.9]);
+  });
+});
