@@ -4250,12 +4250,12 @@ export interface components {
         EngineReadiness: {
             /** @enum {string} */
             state: "READY" | "READY_BUT" | "NOT_READY";
-            sentence: string;
             eventName: string;
             /** Format: double */
             plannedHours: number;
             /** Format: double */
             engineHours: number;
+            sinceRound?: components["schemas"]["SinceRound"];
             areas: components["schemas"]["ReadinessArea"][];
             reasons: components["schemas"]["ReadinessReason"][];
         };
@@ -4269,13 +4269,21 @@ export interface components {
         };
         ReadinessReason: {
             /** @enum {string} */
+            code: "OPEN_JOB" | "OPEN_ITEM" | "NO_SPRINGS" | "SPRINGS_NEVER_TESTED" | "SPRING_CHANGE" | "SPRINGS_WATCH" | "VALVES_WITHOUT_SPRING" | "ROUND_OPEN" | "NO_ROUND" | "RAN_SINCE_ROUND" | "LEFT_UNDONE" | "LASH_MOVES" | "LASH_MOVES_LOOKED_AT" | "TICKS_HOT" | "LIFTER_CHANGE" | "LIFTERS_WATCH";
+            /** @enum {string} */
             area: "WORK" | "SPRINGS" | "LASH" | "LIFTERS";
             /** @enum {string} */
             asks: "READY" | "READY_BUT" | "NOT_READY";
-            words: string;
-            /** @description a valve, such as 3E or 3I1 */
-            position?: string;
+            positions: string[];
+            /** Format: double */
+            hours?: number;
+            because?: string;
             reference?: string;
+        };
+        SinceRound: {
+            /** Format: double */
+            ranHours: number;
+            stands: boolean;
         };
         EnginePockets: {
             /** Format: double */

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import type { Schemas, Valve } from "../../api/client";
-import { engineSprings, events, hours, jobs, lashHistory, rounds } from "../../api/queries";
+import { engineReadiness, engineSprings, events, hours, jobs, lashHistory, rounds } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { MARKS, MarkIcon } from "../../plan/verdict";
 import { HoursRail } from "../../rail/HoursRail";
@@ -36,11 +36,12 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
   const r = useQuery(rounds(engine.id));
   const e = useQuery(events(engine.id));
   const h = useQuery(hours(engine.id));
+  const known = useQuery(engineReadiness(engine.id)).data;
   const l = useQuery(lashHistory(engine.id));
   const s = useQuery(engineSprings(engine.id)).data;
   const j = useQuery(jobs(engine.id)).data;
-  if (!r.data || !e.data || !h.data || !l.data) return <Waiting />;
-  const ready = readiness(r.data, e.data, h.data.hours);
+  if (!r.data || !e.data || !h.data || !known || !l.data) return <Waiting />;
+  const ready = readiness(r.data, e.data, known.sinceRound);
   return (
     <div className="flex flex-1 flex-col min-[1000px]:h-[calc(100dvh-94px)] min-[1000px]:flex-none">
       <div className="grid min-h-0 flex-1 gap-3 p-3 min-[1000px]:grid-cols-[minmax(340px,420px)_1fr] min-[1000px]:grid-rows-[minmax(0,1fr)] min-[1000px]:overflow-hidden">

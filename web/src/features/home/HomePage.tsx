@@ -2,7 +2,15 @@ import { useQueries, useQuery } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import { Archive, Plus } from "lucide-react";
 import type { Schemas } from "../../api/client";
-import { engineSprings, engines, events, hours, lashHistory, rounds } from "../../api/queries";
+import {
+  engineReadiness,
+  engineSprings,
+  engines,
+  events,
+  hours,
+  lashHistory,
+  rounds,
+} from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
@@ -67,7 +75,8 @@ function EngineCard({ engine }: { engine: Schemas["EngineView"] }) {
     queries: [rounds(engine.id), events(engine.id), hours(engine.id), lashHistory(engine.id)],
   });
   const springs = useQuery(engineSprings(engine.id)).data;
-  const ready = r.data && e.data && h.data ? readiness(r.data, e.data, h.data.hours) : undefined;
+  const known = useQuery(engineReadiness(engine.id)).data;
+  const ready = r.data && e.data && known ? readiness(r.data, e.data, known.sinceRound) : undefined;
   return (
     <article className="scribed grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)] gap-3 rounded p-4">
       <div className="flex min-w-0 flex-col gap-2">

@@ -9,16 +9,13 @@ export interface Readiness {
   words: string;
 }
 
-/** Running since the last round that is worth a new one, engine hours. */
-const SINCE_HOURS = 0.2;
-
 const DAY_MS = 86_400_000;
 
 /** What stands between an engine and its next event, as far as the valves go. */
 export function readiness(
   rounds: Schemas["RoundLine"][],
   events: Schemas["EventView"][],
-  hours: number,
+  since: Schemas["SinceRound"] | undefined,
   today: Date = new Date(),
 ): Readiness {
   const next = events.find((e) => e.runHours === undefined);
@@ -30,9 +27,8 @@ export function readiness(
   }
   const last = rounds[0];
   if (!last) return { next, days, done: false, words: "The valves have never been run here" };
-  const since = hours - last.engineHours;
-  return since > SINCE_HOURS
-    ? { next, days, done: false, words: `${since.toFixed(1)} h run since the last lash round` }
+  return since && !since.stands
+    ? { next, days, done: false, words: `${since.ranHours.toFixed(1)} h run since the last lash round` }
     : {
         next,
         days,

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import type { Schemas } from "../../api/client";
 import { engineReadiness } from "../../api/queries";
+import { reasonWords } from "./words";
 
 type Reason = Schemas["ReadinessReason"];
 type State = Reason["asks"];
@@ -29,17 +30,21 @@ export function ReadyPart({ engineId }: { engineId: string }) {
         <Picture areas={ready.areas} state={ready.state} />
         <div className="min-w-60 flex-1">
           <p className={`text-xl font-semibold ${STATES[ready.state].tone}`}>
-            {STATES[ready.state].shape} {STATES[ready.state].word} for {ready.eventName}
+            {STATES[ready.state].shape} {ready.state === "NOT_READY" ? "not ready" : "ready"} for{" "}
+            {ready.eventName}
+            {ready.state === "READY_BUT" && ", but:"}
           </p>
           <ul>
             {ready.reasons.slice(0, 7).map((r) => (
-              <li key={r.area + r.words}>
+              <li key={r.code + r.positions.join() + r.because}>
                 <ReasonLink engineId={engineId} reason={r} />
               </li>
             ))}
             {ready.reasons.length > 7 && <li className="text-muted">and {ready.reasons.length - 7} more</li>}
           </ul>
-          {ready.reasons.length === 0 && <p className="text-muted">{ready.sentence}</p>}
+          {ready.reasons.length === 0 && (
+            <p className="text-muted">Nothing measured speaks against the next event.</p>
+          )}
         </div>
       </div>
     </section>
@@ -69,7 +74,7 @@ function ReasonLink({ engineId, reason }: { engineId: string; reason: Reason }) 
       <span className={STATES[reason.asks].tone} aria-hidden>
         {STATES[reason.asks].shape}
       </span>{" "}
-      {reason.words}
+      {reasonWords(reason)}
     </>
   );
   const params = { id: engineId };
@@ -94,7 +99,7 @@ function ReasonLink({ engineId, reason }: { engineId: string; reason: Reason }) 
       </Link>
     );
   }
-  if (reason.area === "WORK" || (reason.area === "LASH" && !reason.position)) {
+  if (reason.area === "WORK" || (reason.area === "LASH" && reason.positions.length === 0)) {
     return (
       <Link
         to={reason.area === "WORK" ? "/engines/$id" : "/engines/$id/start"}
@@ -106,7 +111,7 @@ function ReasonLink({ engineId, reason }: { engineId: string; reason: Reason }) 
     );
   }
   return (
-    <Link to="/engines/$id/lifters" params={params} search={{ valve: reason.position }} className={LINK}>
+    <Link to="/engines/$id/lifters" params={params} search={{ valve: reason.positions[0] }} className={LINK}>
       {words}
     </Link>
   );

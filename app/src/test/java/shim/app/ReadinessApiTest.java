@@ -33,6 +33,14 @@ class ReadinessApiTest extends ApiTest {
     assertThat(readiness()).hasStatusOk().bodyText().contains(words);
   }
 
+  private void reason(String code, String valve) {
+    assertThat(readiness())
+        .bodyJson()
+        .extractingPath("$.reasons[?(@.code=='" + code + "')].positions[*]")
+        .asArray()
+        .contains(valve);
+  }
+
   private void not(String words) {
     assertThat(readiness()).bodyText().doesNotContain(words);
   }
@@ -67,15 +75,15 @@ class ReadinessApiTest extends ApiTest {
   @Test
   void anOpenRoundIsNamedAndLinked() {
     String round = begin(2);
-    words("a lash round is open", round, "no lash round is on record");
+    words("ROUND_OPEN", round, "NO_ROUND");
     read(round, "1I", "0.018", "0.018");
-    words("a lash round is open");
+    words("ROUND_OPEN");
   }
 
   @Test
   void aWholeRoundLeavesNothingOfTheLash() {
     whole(2, "", "");
-    not("lash round");
+    not("ROUND");
     assertThat(readiness())
         .bodyJson()
         .extractingPath("$.areas[?(@.area=='LASH')].state")
@@ -86,10 +94,10 @@ class ReadinessApiTest extends ApiTest {
   @Test
   void aValveLeftOutOfToleranceOrUndoneIsNotReady() {
     whole(2, "5I", "0.026");
-    words("5I was left undone or out of tolerance", "NOT_READY");
+    reason("LEFT_UNDONE", "5I");
     engine = engine(resource("v8.json"));
     whole(2, "7E", null);
-    words("7E was left undone or out of tolerance");
+    reason("LEFT_UNDONE", "7E");
   }
 
   @Test
@@ -98,7 +106,12 @@ class ReadinessApiTest extends ApiTest {
     String run =
         "{\"engineId\":\"%s\",\"name\":\"Run\",\"date\":\"2026-03-01\",\"plannedHours\":3,\"runHours\":3.5}";
     assertThat(put("/api/events/" + id(), run.formatted(engine))).hasStatusOk();
-    words("it ran 1.5 h since the last lash round");
+    assertThat(readiness())
+        .bodyJson()
+        .extractingPath("$.reasons[?(@.code=='RAN_SINCE_ROUND')].hours")
+        .asArray()
+        .containsExactly(1.5);
+    assertThat(readiness()).bodyJson().extractingPath("$.sinceRound.stands").isEqualTo(false);
   }
 
   @Test
@@ -128,10 +141,11 @@ class ReadinessApiTest extends ApiTest {
     String seen =
         "{\"engineId\":\"%s\",\"engineHours\":1,\"hand\":\"KV\",\"valve\":\"3I\",\"look\":\"WHEEL\",\"grade\":\"%s\"}";
     assertThat(put("/api/inspections/" + id(), seen.formatted(engine, "rough"))).hasStatus(204);
-    words("lifters to watch: 3I", "READY_BUT");
+    reason("LIFTERS_WATCH", "3I");
     assertThat(put("/api/inspections/" + id(), seen.formatted(engine, "pitted"))).hasStatus(204);
-    words("3I's lifter: wheel pitted", "NOT_READY");
-    assertThat(readiness()).bodyJson().extractingPath("$.reasons[0].position").isEqualTo("3I");
+    reason("LIFTER_CHANGE", "3I");
+    words("wheel pitted", "NOT_READY");
+    assertThat(readiness()).bodyJson().extractingPath("$.reasons[0].positions[0]").isEqualTo("3I");
   }
 
   @Test
@@ -139,14 +153,14 @@ class ReadinessApiTest extends ApiTest {
     String seen =
         "{\"engineId\":\"%s\",\"engineHours\":1,\"hand\":\"KV\",\"valve\":\"4E\",\"look\":\"TICK_HOT\",\"grade\":\"%s\"}";
     assertThat(put("/api/inspections/" + id(), seen.formatted(engine, "ticks"))).hasStatus(204);
-    words("4E ticks when hot: find out why");
+    reason("TICKS_HOT", "4E");
     assertThat(put("/api/inspections/" + id(), seen.formatted(engine, "quiet"))).hasStatus(204);
-    not("4E ticks");
+    not("TICKS_HOT");
   }
 
   @Test
   void springsThatWereNeverTestedAreSaid() {
-    words("no springs are on record");
+    words("NO_SPRINGS");
     String type = id();
     assertThat(
             put(
@@ -157,8 +171,8 @@ class ReadinessApiTest extends ApiTest {
         "{\"typeId\":\"%s\",\"setName\":\"A\",\"engineHours\":0,\"hoursBefore\":0,\"hand\":\"KV\"}";
     assertThat(put("/api/engines/" + engine + "/spring-sets/" + id(), set.formatted(type)))
         .hasStatus2xxSuccessful();
-    words("its springs were never tested");
-    not("no springs are on record");
+    words("SPRINGS_NEVER_TESTED");
+    not("NO_SPRINGS");
   }
 
   @Test

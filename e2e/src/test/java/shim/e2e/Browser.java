@@ -254,6 +254,12 @@ final class Browser implements AutoCloseable {
     return this;
   }
 
+  /** What stands in a box. */
+  String valueOf(String label) {
+    tabTo(label);
+    return String.valueOf(focused().getDomProperty("value"));
+  }
+
   String figureLabel() {
     return driver.findElement(By.cssSelector("label[for=figure]")).getText();
   }

@@ -6,6 +6,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import org.junit.jupiter.api.AfterAll;
@@ -13,9 +15,12 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.openqa.selenium.Keys;
+import org.openqa.selenium.json.Json;
+import org.openqa.selenium.json.TypeToken;
 
 /** On the demo: the round with its troubles, two devices, every view, and the pictures. */
 class DemoJourneyTest {
+  private static final Json JSON = new Json();
   private static RunningShim shim;
   private static Browser browser;
 
@@ -79,6 +84,30 @@ class DemoJourneyTest {
     browser.keys(Keys.ENTER).sees("As left: lock it");
     browser.keys("s");
     browser.keys("k").sees("Stop");
+  }
+
+  /** Every page of every engine speaks of the same hours: those that Shim gives. */
+  @Test
+  void everyPageOfEveryEngineAgreesOnItsHours() {
+    List<Map<String, Object>> engines =
+        JSON.toType(
+            shim.get("/api/engines"), new TypeToken<List<Map<String, Object>>>() {}.getType());
+    for (Map<String, Object> one : engines) {
+      String id = String.valueOf(one.get("id"));
+      double hours = ((Number) answer(id, "/hours").get("hours")).doubleValue();
+      for (String page : List.of("/springs", "/lifters", "/readiness")) {
+        assertThat(answer(id, page).get("engineHours")).as(one.get("name") + page).isEqualTo(hours);
+      }
+      String shown = String.format(Locale.ROOT, "%.1f", hours);
+      browser.open(shim.url("/engines/" + id)).sees("now " + shown + " h");
+      browser.open(shim.url("/engines/" + id + "/start")).sees("Begin the round");
+      assertThat(browser.valueOf("Engine hours now"))
+          .isEqualTo(String.valueOf(Math.round(hours * 100) / 100.0).replaceAll("\\.0$", ""));
+    }
+  }
+
+  private static Map<String, Object> answer(String engine, String page) {
+    return JSON.toType(shim.get("/api/engines/" + engine + page), Json.MAP_TYPE);
   }
 
   @Test

@@ -2,6 +2,7 @@ package shim.app.readiness;
 
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -21,54 +22,66 @@ class ReadinessController {
   /**
    * One reason.
    *
+   * @param positions the valves it is about; empty when about the whole engine
+   * @param hours engine hours it speaks of
+   * @param because words of the feature it comes from
    * @param reference the job or round it links to
    */
   record ReadinessReason(
+      Readiness.Code code,
       Readiness.Area area,
       Readiness.State asks,
-      String words,
-      @Nullable Position position,
+      List<Position> positions,
+      @Nullable Double hours,
+      @Nullable String because,
       @Nullable String reference) {}
 
   /** One area in the picture: its worst state and how many reasons. */
   record ReadinessArea(Readiness.Area area, Readiness.State state, int reasons) {}
 
+  /**
+   * How the last signed round stands.
+   *
+   * @param ranHours engine hours since
+   * @param stands nothing was run since but a warm-up
+   */
+  record SinceRound(double ranHours, boolean stands) {}
+
   /** Ready, ready but, or not ready, with each reason; worst first. */
   record EngineReadiness(
       Readiness.State state,
-      String sentence,
       String eventName,
       double plannedHours,
       double engineHours,
+      @Nullable SinceRound sinceRound,
       List<ReadinessArea> areas,
       List<ReadinessReason> reasons) {}
 
   @GetMapping("/api/engines/{id}/readiness")
   EngineReadiness readiness(@PathVariable UUID id) {
     ReadinessReader.Answer a = reader.of(id);
-    List<Readiness.Item> items = a.readiness().items();
+    Readiness readiness = a.readiness();
+    Double ran = a.ranSinceRound();
     return new EngineReadiness(
-        a.readiness().state(),
-        a.readiness().sentence(),
+        readiness.state(),
         a.next().name(),
         a.next().plannedHours(),
         a.engineHours(),
-        List.of(Readiness.Area.values()).stream().map(area -> area(area, items)).toList(),
-        items.stream()
-            .map(
-                i ->
-                    new ReadinessReason(i.area(), i.asks(), i.words(), i.position(), i.reference()))
-            .toList());
+        ran == null ? null : new SinceRound(ran, Readiness.stands(ran)),
+        Stream.of(Readiness.Area.values())
+            .map(area -> new ReadinessArea(area, readiness.of(area), readiness.count(area)))
+            .toList(),
+        readiness.reasons().stream().map(ReadinessController::reason).toList());
   }
 
-  private static ReadinessArea area(Readiness.Area area, List<Readiness.Item> items) {
-    List<Readiness.Item> own = items.stream().filter(i -> i.area() == area).toList();
-    return new ReadinessArea(
-        area,
-        own.stream()
-            .map(Readiness.Item::asks)
-            .max(java.util.Comparator.naturalOrder())
-            .orElse(Readiness.State.READY),
-        own.size());
+  private static ReadinessReason reason(Readiness.Reason r) {
+    return new ReadinessReason(
+        r.code(),
+        r.code().area(),
+        r.code().asks(),
+        r.positions(),
+        r.hours().isPresent() ? r.hours().getAsDouble() : null,
+        r.because().isEmpty() ? null : r.because(),
+        r.reference().orElse(null));
   }
 }

@@ -1,33 +1,32 @@
 package shim.core.readiness;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+import shim.core.drift.ValveDrift;
 import shim.core.engine.Position;
+import shim.core.fatigue.Verdict;
+import shim.core.unit.Figures;
 
 /**
- * Springs, lash, lifters and open work in one sentence. The worst item decides; none is averaged
- * away. It never says an engine is safe, only that nothing measured speaks against it.
+ * Springs, lash, lifters and open work together. The worst reason decides; none is averaged away.
+ * It never says an engine is safe, only that nothing measured speaks against it.
  *
- * @param items worst first
+ * @param reasons worst first
  */
-public record Readiness(State state, String sentence, List<Item> items) {
+public record Readiness(State state, List<Reason> reasons) {
+  /** Running since the last lash round below which it still stands, hours: a warm-up. */
+  public static final double WARM_UP_HOURS = 0.2;
+
   /** How an engine stands. */
   public enum State {
-    READY("ready"),
-    READY_BUT("ready, but"),
-    NOT_READY("not ready");
-
-    private final String words;
-
-    State(String words) {
-      this.words = words;
-    }
-
-    public String words() {
-      return words;
-    }
+    READY,
+    READY_BUT,
+    NOT_READY
   }
 
   /** What a reason belongs to. */
@@ -38,39 +37,182 @@ public record Readiness(State state, String sentence, List<Item> items) {
     LIFTERS
   }
 
+  /** What a reason says, with its weight. */
+  public enum Code {
+    /** A job is not signed off; {@code because} names it. */
+    OPEN_JOB(Area.WORK, State.NOT_READY),
+    /** An item is to be put right before the end of the event; {@code because} says which. */
+    OPEN_ITEM(Area.WORK, State.READY_BUT),
+    NO_SPRINGS(Area.SPRINGS, State.READY_BUT),
+    SPRINGS_NEVER_TESTED(Area.SPRINGS, State.READY_BUT),
+    SPRING_CHANGE(Area.SPRINGS, State.NOT_READY),
+    SPRINGS_WATCH(Area.SPRINGS, State.READY_BUT),
+    VALVES_WITHOUT_SPRING(Area.SPRINGS, State.READY_BUT),
+    ROUND_OPEN(Area.LASH, State.READY_BUT),
+    NO_ROUND(Area.LASH, State.READY_BUT),
+    /** It ran {@code hours} since the last round. */
+    RAN_SINCE_ROUND(Area.LASH, State.READY_BUT),
+    LEFT_UNDONE(Area.LASH, State.NOT_READY),
+    /** A valve's lash moves, as {@code because} says, and nobody has looked. */
+    LASH_MOVES(Area.LASH, State.NOT_READY),
+    LASH_MOVES_LOOKED_AT(Area.LASH, State.READY_BUT),
+    TICKS_HOT(Area.LIFTERS, State.READY_BUT),
+    LIFTER_CHANGE(Area.LIFTERS, State.NOT_READY),
+    LIFTERS_WATCH(Area.LIFTERS, State.READY_BUT);
+
+    private final Area area;
+    private final State asks;
+
+    Code(Area area, State asks) {
+      this.area = area;
+      this.asks = asks;
+    }
+
+    public Area area() {
+      return area;
+    }
+
+    public State asks() {
+      return asks;
+    }
+  }
+
   /**
    * One reason.
    *
-   * @param position the valve it is about; null when about the whole engine
-   * @param reference what it links to within its area, such as a job's id
+   * @param positions the valves it is about; empty when about the whole engine
+   * @param because words of the feature it comes from; empty where the code says all
+   * @param reference the job or round it links to
    */
-  public record Item(
-      Area area,
-      State asks,
-      String words,
-      @Nullable Position position,
-      @Nullable String reference) {}
+  public record Reason(
+      Code code,
+      List<Position> positions,
+      OptionalDouble hours,
+      String because,
+      Optional<String> reference) {
+    private static Reason of(Code code) {
+      return at(code, List.of());
+    }
+
+    private static Reason at(Code code, List<Position> positions) {
+      return new Reason(code, positions, OptionalDouble.empty(), "", Optional.empty());
+    }
+
+    private Reason because(String words) {
+      return new Reason(code, positions, hours, words, reference);
+    }
+
+    private Reason linked(Optional<String> to) {
+      return new Reason(code, positions, hours, because, to);
+    }
+  }
 
   public Readiness {
-    items = List.copyOf(items);
+    reasons = List.copyOf(reasons);
   }
 
-  public static Readiness of(List<Item> found) {
-    List<Item> items =
-        found.stream()
-            .sorted(Comparator.comparing(Item::asks).reversed().thenComparing(Item::area))
-            .toList();
-    State state = items.stream().map(Item::asks).max(Comparator.naturalOrder()).orElse(State.READY);
-    return new Readiness(state, sentence(state, items), items);
+  public static Readiness of(Standing now) {
+    List<Reason> found = new ArrayList<>();
+    work(found, now);
+    springs(found, now);
+    lash(found, now);
+    now.lifters().forEach(v -> lifter(found, v));
+    group(
+        found,
+        Code.LIFTERS_WATCH,
+        now.lifters().stream()
+            .filter(v -> v.verdict() == Verdict.WATCH)
+            .map(Standing.Lifter::position)
+            .toList());
+    Comparator<Reason> worst = Comparator.comparing((Reason r) -> r.code().asks()).reversed();
+    List<Reason> reasons =
+        found.stream().sorted(worst.thenComparing(r -> r.code().area())).toList();
+    return new Readiness(reasons.isEmpty() ? State.READY : reasons.get(0).code().asks(), reasons);
   }
 
-  private static String sentence(State state, List<Item> items) {
-    if (state == State.READY) {
-      return "Nothing measured speaks against the next event.";
+  /** Whether a round still stands after some running. */
+  public static boolean stands(double ranSinceHours) {
+    return Figures.atMost(ranSinceHours, WARM_UP_HOURS);
+  }
+
+  /** How one area stands. */
+  public State of(Area area) {
+    return in(area).map(r -> r.code().asks()).max(Comparator.naturalOrder()).orElse(State.READY);
+  }
+
+  public int count(Area area) {
+    return (int) in(area).count();
+  }
+
+  private Stream<Reason> in(Area area) {
+    return reasons.stream().filter(r -> r.code().area() == area);
+  }
+
+  private static void work(List<Reason> found, Standing now) {
+    for (Standing.Open o : now.open()) {
+      if (o.job().isPresent()) {
+        found.add(Reason.of(Code.OPEN_JOB).because(o.what()).linked(o.job()));
+      } else if (Figures.atMost(o.dueHours().orElse(0), now.endHours())) {
+        found.add(Reason.of(Code.OPEN_ITEM).because(o.what()));
+      }
     }
-    List<Item> worst = items.stream().filter(i -> i.asks() == state).toList();
-    String named = worst.stream().limit(2).map(Item::words).collect(Collectors.joining("; "));
-    String more = worst.size() > 2 ? "; and " + (worst.size() - 2) + " more" : "";
-    return (state == State.NOT_READY ? "Not ready: " : "Ready, but: ") + named + more + ".";
+  }
+
+  private static void springs(List<Reason> found, Standing now) {
+    if (now.springs().isEmpty()) {
+      found.add(Reason.of(Code.NO_SPRINGS));
+      return;
+    }
+    if (now.springs().stream().noneMatch(Standing.Spring::tested)) {
+      found.add(Reason.of(Code.SPRINGS_NEVER_TESTED));
+    }
+    for (Standing.Spring s : now.springs()) {
+      if (s.verdict() == Verdict.CHANGE) {
+        found.add(Reason.at(Code.SPRING_CHANGE, List.of(s.position())).because(s.because()));
+      }
+    }
+    Predicate<Standing.Spring> watched = s -> s.verdict() == Verdict.WATCH;
+    group(
+        found,
+        Code.SPRINGS_WATCH,
+        now.springs().stream().filter(watched).map(Standing.Spring::position).toList());
+    group(found, Code.VALVES_WITHOUT_SPRING, now.withoutSpring());
+  }
+
+  private static void lash(List<Reason> found, Standing now) {
+    Standing.Lash lash = now.lash();
+    if (lash.openRound().isPresent()) {
+      found.add(Reason.of(Code.ROUND_OPEN).linked(lash.openRound()));
+    }
+    if (lash.lastHours().isEmpty()) {
+      found.add(Reason.of(Code.NO_ROUND));
+      return;
+    }
+    double ran = now.engineHours() - lash.lastHours().getAsDouble();
+    if (!stands(ran)) {
+      OptionalDouble hours = OptionalDouble.of(ran);
+      found.add(new Reason(Code.RAN_SINCE_ROUND, List.of(), hours, "", Optional.empty()));
+    }
+    lash.undone().forEach(p -> found.add(Reason.at(Code.LEFT_UNDONE, List.of(p))));
+  }
+
+  private static void lifter(List<Reason> found, Standing.Lifter v) {
+    List<Position> here = List.of(v.position());
+    if (v.drift() == ValveDrift.Strength.FINDING) {
+      Code code = v.looked() ? Code.LASH_MOVES_LOOKED_AT : Code.LASH_MOVES;
+      found.add(Reason.at(code, here).because(v.driftWords()));
+    }
+    if (v.noisy()) {
+      found.add(Reason.at(Code.TICKS_HOT, here));
+    }
+    if (v.verdict() == Verdict.CHANGE) {
+      found.add(Reason.at(Code.LIFTER_CHANGE, here).because(v.because()));
+    }
+  }
+
+  private static void group(List<Reason> found, Code code, List<Position> at) {
+    if (!at.isEmpty()) {
+      found.add(Reason.at(code, at));
+    }
   }
 }

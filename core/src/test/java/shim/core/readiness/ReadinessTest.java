@@ -3,45 +3,139 @@ package shim.core.readiness;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import shim.core.drift.ValveDrift.Strength;
+import shim.core.engine.Position;
+import shim.core.fatigue.Verdict;
 import shim.core.readiness.Readiness.Area;
-import shim.core.readiness.Readiness.Item;
+import shim.core.readiness.Readiness.Code;
 import shim.core.readiness.Readiness.State;
 
+/** What each state of an engine makes of its readiness. The rules are the trade's practice. */
 class ReadinessTest {
-  private static Item item(Area area, State asks, String words) {
-    return new Item(area, asks, words, null, null);
+  private static final Position I1 = Position.parse("1I");
+  private static final Position E2 = Position.parse("2E");
+
+  private static Standing.Spring spring(Position p, Verdict verdict, boolean tested) {
+    return new Standing.Spring(p, verdict, "loss 11 %", tested);
+  }
+
+  private static Standing.Lifter lifter(
+      Position p, Verdict verdict, Strength drift, boolean looked, boolean noisy) {
+    return new Standing.Lifter(p, verdict, "wheel pitted", drift, "opening", looked, noisy);
+  }
+
+  /** A healthy engine at 10 h before an event that ends at 11 h, each part of it to be replaced. */
+  private static class With {
+    List<Standing.Open> open = List.of();
+    List<Standing.Spring> springs = List.of(spring(I1, Verdict.RUN, true));
+    List<Position> empty = List.of();
+    Standing.Lash lash = new Standing.Lash(Optional.empty(), OptionalDouble.of(10), List.of());
+    List<Standing.Lifter> lifters = List.of();
+
+    Readiness readiness() {
+      return Readiness.of(new Standing(10, 11, open, springs, empty, lash, lifters));
+    }
+
+    Stream<Code> codes() {
+      return readiness().reasons().stream().map(Readiness.Reason::code);
+    }
+  }
+
+  private final With engine = new With();
+
+  @Test
+  void anEngineWithNothingAgainstItIsReady() {
+    assertThat(engine.readiness()).isEqualTo(new Readiness(State.READY, List.of()));
+    assertThat(engine.readiness().of(Area.SPRINGS)).isEqualTo(State.READY);
   }
 
   @Test
-  void theWorstItemDecidesAndIsNamed() {
-    Readiness r =
-        Readiness.of(
-            List.of(
-                item(Area.LASH, State.READY_BUT, "3 valves were never set"),
-                item(Area.SPRINGS, State.NOT_READY, "the spring at 3E falls due"),
-                item(Area.LIFTERS, State.READY, "all looked at")));
-    assertThat(r.state()).isEqualTo(State.NOT_READY);
-    assertThat(r.sentence()).isEqualTo("Not ready: the spring at 3E falls due.");
-    assertThat(r.items().get(0).area()).isEqualTo(Area.SPRINGS);
+  void theWorstReasonDecidesAndStandsFirst() {
+    engine.springs = List.of(spring(I1, Verdict.WATCH, true), spring(E2, Verdict.CHANGE, true));
+    engine.empty = List.of(I1);
+    assertThat(engine.readiness().state()).isEqualTo(State.NOT_READY);
+    assertThat(engine.codes())
+        .containsExactly(Code.SPRING_CHANGE, Code.SPRINGS_WATCH, Code.VALVES_WITHOUT_SPRING);
+    assertThat(engine.readiness().reasons().get(0).positions()).containsExactly(E2);
+    assertThat(engine.readiness().reasons().get(0).because()).isEqualTo("loss 11 %");
+    assertThat(engine.readiness().of(Area.SPRINGS)).isEqualTo(State.NOT_READY);
+    assertThat(engine.readiness().count(Area.SPRINGS)).isEqualTo(3);
+    assertThat(engine.readiness().of(Area.LASH)).isEqualTo(State.READY);
   }
 
   @Test
-  void manyReasonsAreCountedNotListed() {
-    Readiness r =
-        Readiness.of(
-            List.of(
-                item(Area.LASH, State.READY_BUT, "a"),
-                item(Area.LASH, State.READY_BUT, "b"),
-                item(Area.LASH, State.READY_BUT, "c"),
-                item(Area.LASH, State.READY_BUT, "d")));
-    assertThat(r.sentence()).isEqualTo("Ready, but: a; b; and 2 more.");
+  void springsNotOnRecordAndSpringsNeverTestedAreTwoThings() {
+    engine.springs = List.of();
+    engine.empty = List.of(I1, E2);
+    assertThat(engine.codes()).containsExactly(Code.NO_SPRINGS);
+    engine.springs = List.of(spring(I1, Verdict.RUN, false), spring(E2, Verdict.RUN, false));
+    engine.empty = List.of();
+    assertThat(engine.codes()).containsExactly(Code.SPRINGS_NEVER_TESTED);
+    engine.springs = List.of(spring(I1, Verdict.RUN, false), spring(E2, Verdict.RUN, true));
+    assertThat(engine.codes()).isEmpty();
   }
 
   @Test
-  void withNothingAgainstItItSaysOnlyThat() {
-    assertThat(Readiness.of(List.of()).sentence())
-        .isEqualTo("Nothing measured speaks against the next event.")
-        .doesNotContain("safe");
+  void aJobAlwaysCountsAndAnItemOnceItFallsDueBeforeTheEndOfTheEvent() {
+    engine.open =
+        List.of(
+            new Standing.Open(Optional.empty(), "later", OptionalDouble.of(11.01)),
+            new Standing.Open(Optional.empty(), "due", OptionalDouble.of(11)),
+            new Standing.Open(Optional.empty(), "always", OptionalDouble.empty()),
+            new Standing.Open(Optional.of("job"), "3E is open", OptionalDouble.empty()));
+    assertThat(engine.readiness().reasons())
+        .extracting(Readiness.Reason::because)
+        .containsExactly("3E is open", "due", "always");
+    assertThat(engine.readiness().state()).isEqualTo(State.NOT_READY);
+    assertThat(engine.readiness().reasons().get(0).reference()).hasValue("job");
+  }
+
+  @Test
+  void aWarmUpAfterTheRoundIsNoRunning() {
+    // 2.2 - 2.0 is a hair above 0.2 in binary.
+    assertThat(Readiness.stands(2.2 - 2.0)).isTrue();
+    engine.lash = new Standing.Lash(Optional.empty(), OptionalDouble.of(9.8), List.of());
+    assertThat(engine.codes()).isEmpty();
+    assertThat(Readiness.stands(Readiness.WARM_UP_HOURS)).isTrue();
+    assertThat(Readiness.stands(0.21)).isFalse();
+    engine.lash = new Standing.Lash(Optional.empty(), OptionalDouble.of(8.5), List.of(E2));
+    assertThat(engine.codes()).containsExactly(Code.LEFT_UNDONE, Code.RAN_SINCE_ROUND);
+    assertThat(engine.readiness().reasons().get(1).hours()).hasValue(1.5);
+  }
+
+  @Test
+  void anOpenRoundIsNamedAndWithoutAnySignedOneNothingElseIsSaid() {
+    engine.lash = new Standing.Lash(Optional.of("r"), OptionalDouble.empty(), List.of(E2));
+    assertThat(engine.codes()).containsExactly(Code.ROUND_OPEN, Code.NO_ROUND);
+    assertThat(engine.readiness().reasons().get(0).reference()).hasValue("r");
+  }
+
+  @Test
+  void lashThatMovesWeighsLessOnceSomebodyHasLooked() {
+    engine.lifters = List.of(lifter(I1, Verdict.RUN, Strength.FINDING, false, false));
+    assertThat(engine.codes()).containsExactly(Code.LASH_MOVES);
+    assertThat(engine.readiness().reasons().get(0).because()).isEqualTo("opening");
+    engine.lifters = List.of(lifter(I1, Verdict.RUN, Strength.FINDING, true, false));
+    assertThat(engine.codes()).containsExactly(Code.LASH_MOVES_LOOKED_AT);
+    for (Strength weaker : Strength.values()) {
+      if (weaker != Strength.FINDING) {
+        engine.lifters = List.of(lifter(I1, Verdict.RUN, weaker, false, false));
+        assertThat(engine.codes()).as(weaker.name()).isEmpty();
+      }
+    }
+  }
+
+  @Test
+  void noiseAndWornLiftersAreSaidEach() {
+    engine.lifters =
+        List.of(
+            lifter(I1, Verdict.WATCH, Strength.values()[0], false, true),
+            lifter(E2, Verdict.CHANGE, Strength.values()[0], false, false));
+    assertThat(engine.codes()).contains(Code.TICKS_HOT, Code.LIFTER_CHANGE, Code.LIFTERS_WATCH);
+    assertThat(engine.readiness().state()).isEqualTo(State.NOT_READY);
   }
 }

@@ -1,0 +1,71 @@
+package shim.core.readiness;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import shim.core.drift.ValveDrift;
+import shim.core.engine.Position;
+import shim.core.fatigue.Verdict;
+
+/**
+ * How one engine stands before its next event, as its features say; readiness is made of it.
+ *
+ * @param engineHours now
+ * @param endHours engine hours at the end of the next event
+ */
+public record Standing(
+    double engineHours,
+    double endHours,
+    List<Open> open,
+    List<Spring> springs,
+    List<Position> withoutSpring,
+    Lash lash,
+    List<Lifter> lifters) {
+  /**
+   * Work that is open.
+   *
+   * @param job the job, where it is one; else an item to be put right
+   * @param dueHours engine hours by which an item is to be put right; empty when it always counts
+   */
+  public record Open(Optional<String> job, String what, OptionalDouble dueHours) {}
+
+  /**
+   * One spring in its place.
+   *
+   * @param because its first reason, in words
+   */
+  public record Spring(Position position, Verdict verdict, String because, boolean tested) {}
+
+  /**
+   * How the last rounds left the lash.
+   *
+   * @param openRound one that was begun and not signed
+   * @param lastHours engine hours of the last round that was signed
+   * @param undone valves not done in it, or left outside their tolerance
+   */
+  public record Lash(Optional<String> openRound, OptionalDouble lastHours, List<Position> undone) {}
+
+  /**
+   * One valve's lifter, with what its lash and its noise say.
+   *
+   * @param because the lifter's first reason, in words
+   * @param driftWords what the lash shows, in words
+   * @param looked somebody has looked since the lash began to move
+   * @param noisy it ticks when hot
+   */
+  public record Lifter(
+      Position position,
+      Verdict verdict,
+      String because,
+      ValveDrift.Strength drift,
+      String driftWords,
+      boolean looked,
+      boolean noisy) {}
+
+  public Standing {
+    open = List.copyOf(open);
+    springs = List.copyOf(springs);
+    withoutSpring = List.copyOf(withoutSpring);
+    lifters = List.copyOf(lifters);
+  }
+}
