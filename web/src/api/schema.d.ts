@@ -3227,7 +3227,8 @@ export interface components {
         Link: {
             /** @enum {string} */
             part: "SPRING" | "ROTATOR" | "ROCKER" | "LOCK" | "LIFTER" | "STUD" | "PUSHROD";
-            of: string;
+            /** @enum {string} */
+            of: "OPEN_LOAD_LBF" | "LIFT_IN" | "RPM";
             /** Format: double */
             duty: number;
             /** Format: double */

@@ -34,9 +34,9 @@ export function PocketRemarks({ fit, links }: PocketRemarksProps) {
 
 /** What is asked of a part against what it is good for. */
 function against({ of, duty, limit }: Schemas["Link"], unit: LashUnit): string {
-  if (of.startsWith("open load"))
+  if (of === "OPEN_LOAD_LBF")
     return `${loadText(duty, unit, 0)} of ${loadText(limit, unit, 0)} ${loadUnit(unit)} open`;
-  if (of.startsWith("lift"))
+  if (of === "LIFT_IN")
     return `${heightText(duty, unit)} of ${heightText(limit, unit)} ${heightUnit(unit)} lift`;
   return `${duty.toFixed(0)} of ${limit.toFixed(0)} rpm`;
 }

@@ -5,10 +5,15 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
+import shim.core.running.Exposure;
 import shim.core.running.PartHours;
 
 /** A lifter under one valve from some engine hours on. */
@@ -37,6 +42,15 @@ class LifterFittingRow {
   /** It is under its valve now. */
   boolean open() {
     return toHours == null;
+  }
+
+  /** What it saw of an engine's runs while it was in. */
+  Exposure.Stay through(List<Exposure.Day> days) {
+    return new Exposure.Stay(day(fittedAt), Optional.ofNullable(removedAt).map(t -> day(t)), days);
+  }
+
+  private static LocalDate day(Instant at) {
+    return LocalDate.ofInstant(at, ZoneOffset.UTC);
   }
 
   PartHours.Fitting stay() {

@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Comparator;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -47,6 +46,7 @@ import shim.core.lifter.LifterOutlook;
 import shim.core.lifter.LobeSurvey;
 import shim.core.lifter.Look;
 import shim.core.lifter.Symptom;
+import shim.core.running.Exposure;
 import shim.core.running.PartHours;
 import shim.core.stats.Range;
 
@@ -251,30 +251,23 @@ class LifterReader {
   }
 
   private static Set<Symptom> symptoms(Book book, Position p) {
-    Set<Symptom> result = EnumSet.noneOf(Symptom.class);
-    ValveDrift drift = book.drift().valves().get(p);
-    Symptom.of(drift.signal()).ifPresent(result::add);
-    if (drift.signal().steps() && overRevSinceLastButOne(book)) {
-      result.add(Symptom.AFTER_OVER_REV);
-    }
-    if (latest(book, SeenBook.at(p)).stream()
-        .anyMatch(s -> s.look() == Look.TICK_HOT && s.grade().equals("ticks"))) {
-      result.add(Symptom.NOISE);
-    }
-    if (book.standing().springs().stream().anyMatch(s -> s.position().equals(p) && s.readsLow())) {
-      result.add(Symptom.LOAD_LOW);
-    }
-    return result;
+    List<LocalDate> rounds =
+        book.roundsAt().stream().map(at -> LocalDate.ofInstant(at, ZoneOffset.UTC)).toList();
+    return Symptom.at(
+        book.drift().valves().get(p).signal(),
+        Exposure.overRevBetween(rounds, days(book, book.engineId())),
+        book.seen().last(p, Look.TICK_HOT).map(Grade::level),
+        book.standing().springs().stream().anyMatch(s -> s.position().equals(p) && s.readsLow()));
   }
 
-  private static boolean overRevSinceLastButOne(Book book) {
-    int n = book.roundsAt().size();
-    if (n < 2) {
-      return false;
-    }
-    LocalDate since = LocalDate.ofInstant(book.roundsAt().get(n - 2), ZoneOffset.UTC);
-    return book.runsOf().apply(book.engineId()).stream()
-        .anyMatch(r -> r.overRevs() > 0 && !r.date().isBefore(since));
+  private static List<Exposure.Day> days(Book book, UUID engineId) {
+    return book.runsOf().apply(engineId).stream()
+        .map(r -> new Exposure.Day(r.date(), r.overRevs(), maybe(r.cycles())))
+        .toList();
+  }
+
+  private static OptionalDouble maybe(@Nullable Double figure) {
+    return figure == null ? OptionalDouble.empty() : OptionalDouble.of(figure);
   }
 
   private static LifterView view(Book book, LifterRow row, @Nullable LifterFittingRow now) {
@@ -284,7 +277,8 @@ class LifterReader {
         new PartHours(row.hoursBefore, lives.stream().map(LifterFittingRow::stay).toList());
     double hours = stays.now(engine -> book.hoursOf().applyAsDouble(UUID.fromString(engine)));
     double at = rebuilds.stream().mapToDouble(r -> r.ownHours).max().orElse(0);
-    Exposure exposure = Exposure.of(lives, book.runsOf());
+    Exposure exposure =
+        Exposure.of(lives.stream().map(f -> f.through(days(book, f.engineId))).toList());
     Optional<LifterRow> partner = Optional.ofNullable(row.partnerId).map(book.lifters()::get);
     OptionalDouble open =
         now == null ? OptionalDouble.empty() : openLbf(book, Position.parse(now.valve));
@@ -300,7 +294,7 @@ class LifterReader {
         Math.max(0, hours - at),
         rebuilds.size(),
         exposure.overRevs(),
-        exposure.cycles(),
+        exposure.cycles().isPresent() ? exposure.cycles().getAsDouble() : null,
         open.isPresent() ? Double.valueOf(open.getAsDouble()) : null,
         row.scrapped,
         row.note);

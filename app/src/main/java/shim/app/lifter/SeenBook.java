@@ -4,10 +4,13 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import shim.core.engine.Position;
 import shim.core.lifter.Diagnosis;
+import shim.core.lifter.Grade;
+import shim.core.lifter.Look;
 
 /**
  * Everything seen at one engine.
@@ -42,6 +45,14 @@ record SeenBook(List<InspectionRow> rows, Map<String, LifterFittingRow> fitted) 
         .sorted(Comparator.comparing(r -> r.seenAt))
         .forEach(r -> last.put(r.look + " " + r.valve + " " + r.cylinder, r));
     return List.copyOf(last.values());
+  }
+
+  /** The last finding of one look at a valve. */
+  Optional<Grade> last(Position p, Look look) {
+    return latest(at(p)).stream()
+        .filter(r -> r.look == look)
+        .findFirst()
+        .flatMap(r -> look.grade(r.grade));
   }
 
   static Predicate<InspectionRow> at(Position p) {

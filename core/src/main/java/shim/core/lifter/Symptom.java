@@ -1,5 +1,8 @@
 package shim.core.lifter;
 
+import java.util.EnumSet;
+import java.util.Optional;
+import java.util.Set;
 import shim.core.drift.ValveDrift;
 
 /** What brought a valve up, before anybody looked. */
@@ -23,13 +26,36 @@ public enum Symptom {
     return words;
   }
 
-  public static java.util.Optional<Symptom> of(ValveDrift.Signal signal) {
+  /**
+   * What brings a valve up.
+   *
+   * @param overRev the engine was over-revved where its last round would show it
+   * @param heardHot the last finding of a tick when hot
+   * @param readsLow its spring reads lower than its set
+   */
+  public static Set<Symptom> at(
+      ValveDrift.Signal signal, boolean overRev, Optional<Level> heardHot, boolean readsLow) {
+    Set<Symptom> result = EnumSet.noneOf(Symptom.class);
+    of(signal).ifPresent(result::add);
+    if (signal.steps() && overRev) {
+      result.add(AFTER_OVER_REV);
+    }
+    if (heardHot.isPresent() && heardHot.get() != Level.GOOD) {
+      result.add(NOISE);
+    }
+    if (readsLow) {
+      result.add(LOAD_LOW);
+    }
+    return result;
+  }
+
+  public static Optional<Symptom> of(ValveDrift.Signal signal) {
     return switch (signal) {
-      case STEADY -> java.util.Optional.empty();
-      case OPENING -> java.util.Optional.of(OPENING);
-      case CLOSING -> java.util.Optional.of(CLOSING);
-      case STEP_OPEN -> java.util.Optional.of(STEP_OPEN);
-      case STEP_TIGHT -> java.util.Optional.of(STEP_TIGHT);
+      case STEADY -> Optional.empty();
+      case OPENING -> Optional.of(OPENING);
+      case CLOSING -> Optional.of(CLOSING);
+      case STEP_OPEN -> Optional.of(STEP_OPEN);
+      case STEP_TIGHT -> Optional.of(STEP_TIGHT);
     };
   }
 }

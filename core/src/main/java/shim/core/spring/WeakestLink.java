@@ -3,6 +3,7 @@ package shim.core.spring;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -23,6 +24,19 @@ public record WeakestLink(List<Link> links) {
     PUSHROD
   }
 
+  /** What a limit is a limit of. */
+  public enum Measure {
+    OPEN_LOAD_LBF("open load, lbf"),
+    LIFT_IN("lift, in"),
+    RPM("rpm");
+
+    private final String words;
+
+    Measure(String words) {
+      this.words = words;
+    }
+  }
+
   /** A part's limits; blank where it has none. */
   public record Limit(
       Part part, @Nullable Double openLbf, @Nullable Double liftIn, @Nullable Double rpm) {}
@@ -35,7 +49,7 @@ public record WeakestLink(List<Link> links) {
    *
    * @param used duty over limit; above 1 it is exceeded
    */
-  public record Link(Part part, String of, double duty, double limit, double used) {
+  public record Link(Part part, Measure of, double duty, double limit, double used) {
     public boolean exceeded() {
       return used > 1;
     }
@@ -50,19 +64,19 @@ public record WeakestLink(List<Link> links) {
         limits.stream()
             .flatMap(
                 l ->
-                    java.util.stream.Stream.of(
-                        link(l.part(), "open load, lbf", duty.openLbf(), l.openLbf()),
-                        link(l.part(), "lift, in", duty.grossLiftIn(), l.liftIn()),
-                        link(l.part(), "rpm", duty.topRpm(), l.rpm())))
+                    Stream.of(
+                        link(l.part(), Measure.OPEN_LOAD_LBF, duty.openLbf(), l.openLbf()),
+                        link(l.part(), Measure.LIFT_IN, duty.grossLiftIn(), l.liftIn()),
+                        link(l.part(), Measure.RPM, duty.topRpm(), l.rpm())))
             .flatMap(Optional::stream)
             .sorted(Comparator.comparingDouble(Link::used).reversed())
             .toList());
   }
 
-  private static Optional<Link> link(Part part, String of, double duty, @Nullable Double limit) {
+  private static Optional<Link> link(Part part, Measure of, double duty, @Nullable Double limit) {
     if (limit != null && !(limit > 0)) {
       throw new IllegalArgumentException(
-          "a limit of " + limit + " for " + of + " cannot be: above zero");
+          "a limit of " + limit + " for " + of.words + " cannot be: above zero");
     }
     return limit == null || duty <= 0
         ? Optional.empty()
