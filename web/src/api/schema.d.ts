@@ -4200,7 +4200,7 @@ export interface components {
             /** Format: double */
             lastRawLbf?: number;
             losses: components["schemas"]["LossAt"][];
-            foretold: components["schemas"]["LossAt"][];
+            predicted: components["schemas"]["LossAt"][];
             said: components["schemas"]["SpringSaid"];
             fit: components["schemas"]["Fit"];
         };

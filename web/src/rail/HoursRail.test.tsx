@@ -14,14 +14,14 @@ const hours = {
   coming: [{ event: "Hill", fromHours: 2.4, toHours: 3.9 }],
 };
 
-function shown(foretells: boolean) {
+function shown(predicts: boolean) {
   const looked: (number | null)[] = [];
   render(
     <HoursRail
       hours={hours}
       rounds={[]}
       changes={[]}
-      foretells={foretells}
+      predicts={predicts}
       hour={null}
       onHour={(h) => looked.push(h)}
     />,
@@ -33,13 +33,13 @@ describe("the hours rail", () => {
   it("says now as Shim does, whatever else is drawn", () => {
     shown(false);
     expect(screen.getByText("now 2.4 h")).toBeTruthy();
-    expect(screen.queryByLabelText(/As foretold/)).toBeNull();
+    expect(screen.queryByLabelText(/As predicted/)).toBeNull();
   });
 
   it("names what ran and what is planned, and leads to the end of a planned event", () => {
     const looked = shown(true);
     expect(screen.getByText("Quarry")).toBeTruthy();
-    fireEvent.click(screen.getByLabelText("As foretold for the end of Hill"));
+    fireEvent.click(screen.getByLabelText("As predicted for the end of Hill"));
     expect(looked).toEqual([3.9]);
   });
 });

@@ -11,7 +11,7 @@ interface HoursRailProps {
   /** Spring changes that were signed, marks under the changed parts. */
   jobs?: { id: string; engineHours: number; valves: string[]; signedBy?: string }[];
   /** Whether the end of a planned event can be looked at. */
-  foretells?: boolean;
+  predicts?: boolean;
   /** Hour the plan is looked at; null for now. */
   hour: number | null;
   onHour: (h: number | null) => void;
@@ -37,7 +37,7 @@ export function HoursRail({
   changes,
   tests = [],
   jobs = [],
-  foretells,
+  predicts,
   hour,
   onHour,
 }: HoursRailProps) {
@@ -89,7 +89,7 @@ export function HoursRail({
             </text>
           </g>
         ))}
-        {foretells &&
+        {predicts &&
           all
             .filter((s) => s.planned)
             .map((s) => (
@@ -198,7 +198,7 @@ function EndMark({ span, x, picked, onHour }: EndMarkProps) {
       transform={`translate(${x} 50)`}
       role="button"
       tabIndex={0}
-      aria-label={`As foretold for the end of ${span.event}`}
+      aria-label={`As predicted for the end of ${span.event}`}
       aria-pressed={picked}
       onClick={() => onHour(span.toHours)}
       onKeyDown={(e) => e.key === "Enter" && onHour(span.toHours)}

@@ -57,9 +57,9 @@ function MakePart({ all, onMade }: { all: Schemas["Overview"]; onMade: () => voi
         One file with all engines, readings, history and photos. Put it on another machine or a stick.{" "}
         {all.everyHours > 0
           ? `Shim makes one by itself every ${all.everyHours} h while something changes, and keeps ${all.keep}, in ${all.folder}.`
-          : "None is made by the clock."}
+          : "Automatic backups are off."}
       </p>
-      {all.trouble && <Notice tone="stop">The last one by the clock was not made: {all.trouble}</Notice>}
+      {all.trouble && <Notice tone="stop">The last automatic backup failed: {all.trouble}</Notice>}
       {all.kept.length > 0 && (
         <ul aria-label="Backups that are kept">
           {all.kept.map((b) => (

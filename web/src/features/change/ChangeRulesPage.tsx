@@ -14,7 +14,7 @@ import { readNumber } from "../../units/load";
 type Rules = Schemas["ChangeRulesSheet"];
 type Says = Schemas["SchoolSays"];
 
-/** Where people differ, air and gauge, and the team's torque sheet. */
+/** Where practice differs, air and gauge, and the team's torque sheet. */
 export function ChangeRulesPage() {
   const { id } = useParams({ from: "/engines/$id/change-rules" });
   const rules = useQuery(changeRules(id));
@@ -113,7 +113,7 @@ function Form({ engineId, rules, schools }: FormProps) {
       }}
     >
       <section className="scribed grid content-start gap-4 rounded p-4">
-        <h2 className="text-xl">Where people differ</h2>
+        <h2 className="text-xl">Where practice differs</h2>
         {QUESTIONS.map(([key, title]) => (
           <Question
             key={key}

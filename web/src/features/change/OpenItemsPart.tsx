@@ -40,7 +40,7 @@ export function OpenItemsPart({ engineId }: { engineId: string }) {
         </Link>
       </div>
       {open?.parked && <p className="text-3xl font-extrabold">Parked: {open.parked}</p>}
-      {items.length === 0 && <p className="text-muted">Nothing stands open.</p>}
+      {items.length === 0 && <p className="text-muted">Nothing is open.</p>}
       <ul>
         {items.map((i) => (
           <Item key={i.id} item={i} engineId={engineId} />

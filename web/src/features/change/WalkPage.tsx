@@ -123,7 +123,7 @@ function Standing({ state }: { state: Schemas["JobState"] }) {
         <>
           <dt className="text-muted">Crank</dt>
           <dd>
-            {state.crankDeg === undefined ? "not brought anywhere" : `${Math.round(state.crankDeg)}°`}
+            {state.crankDeg === undefined ? "position not set" : `${Math.round(state.crankDeg)}°`}
             {state.crankLocked && ", locked"}
           </dd>
         </>
@@ -142,7 +142,7 @@ function Standing({ state }: { state: Schemas["JobState"] }) {
 
 function Signing({ open }: { open: string[] }) {
   return (
-    <section className="grid gap-1" aria-label="Against the signature">
+    <section className="grid gap-1" aria-label="Open before sign-off">
       {open.map((o) => (
         <Notice key={o} tone="stop">
           {o}

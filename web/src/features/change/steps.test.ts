@@ -83,7 +83,7 @@ describe("a job on the plan", () => {
   it("says for how long", () => {
     expect(sinceText("2026-06-01T12:00:00Z", Date.parse("2026-06-01T12:17:30Z"))).toBe("for 17 min");
     expect(sinceText("2026-06-01T12:00:00Z", Date.parse("2026-06-01T16:00:00Z"))).toBe("for 4 h");
-    expect(sinceText("2026-06-01T12:00:00Z", Date.parse("2026-06-01T12:00:20Z"))).toBe("since now");
+    expect(sinceText("2026-06-01T12:00:00Z", Date.parse("2026-06-01T12:00:20Z"))).toBe("just now");
     expect(sinceText(undefined, 0)).toBe("");
   });
 });

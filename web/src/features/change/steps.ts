@@ -115,7 +115,7 @@ export function sinceText(since: string | undefined, now: number): string {
   if (!since) return "";
   const minutes = Math.max(0, Math.floor((now - new Date(since).getTime()) / 60000));
   return minutes < 1
-    ? "since now"
+    ? "just now"
     : minutes < 120
       ? `for ${minutes} min`
       : `for ${Math.floor(minutes / 60)} h`;

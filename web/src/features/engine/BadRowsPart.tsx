@@ -14,8 +14,8 @@ const WHAT: Record<BadRow["kind"], string> = {
   EVENT_PLANNED_HOURS: "planned hours of the event",
   EVENT_RUN_HOURS: "hours run at the event",
   RUN_MINUTES: "minutes of the run on",
-  SPRING_HOURS_BEFORE: "hours before Shim knew the spring",
-  LIFTER_HOURS_BEFORE: "hours before Shim knew the lifter",
+  SPRING_HOURS_BEFORE: "hours the spring had run before",
+  LIFTER_HOURS_BEFORE: "hours the lifter had run before",
   FITTING_HEIGHT: "installed height, in, at",
   FITTING_FROM_HOURS: "engine hours when the spring went in at",
   TEST_HOURS: "engine hours of the spring test with",
@@ -30,12 +30,12 @@ export function BadRowsPart({ engineId }: { engineId: string }) {
   const rows = useQuery(badRows(engineId)).data ?? [];
   if (rows.length === 0) return null;
   return (
-    <section aria-label="Entries that cannot be right">
+    <section aria-label="Impossible entries">
       <Notice tone="stop">
         <p className="font-semibold">
           {rows.length === 1
-            ? "One entry on record cannot be right"
-            : `${rows.length} entries on record cannot be right`}
+            ? "One entry on record is impossible"
+            : `${rows.length} entries on record are impossible`}
           . It is left out of everything until it is mended.
         </p>
         <ul className="mt-2 grid gap-2">

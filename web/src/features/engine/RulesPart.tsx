@@ -73,7 +73,7 @@ export function RulesPart() {
         <Box name="use.boostPsi" label="Boost, psi" placeholder="none" />
         <Box
           name="use.unit"
-          label="Use counted beside hours"
+          label="Use is also counted in"
           placeholder="runs, laps, miles, pulls"
           numeric={false}
         />

@@ -38,9 +38,7 @@ function Loaded({ engine }: { engine: Schemas["EngineView"] }) {
 function NoSprings({ engineId }: { engineId: string }) {
   return (
     <div className="grid gap-3 p-4">
-      <Notice tone="know">
-        No spring is written down for this engine yet. Put its set in, and the first test can begin.
-      </Notice>
+      <Notice tone="know">No springs are on record for this engine yet. Put its set in, then test it.</Notice>
       <p>
         <Link to="/engines/$id/spring-setup" params={{ id: engineId }} className={buttonClass("now")}>
           Put the set in
@@ -74,7 +72,7 @@ function SpringsView({ engine, known }: SpringsViewProps) {
               hour === null
                 ? `Shown at each valve; loads in ${loadUnit(unit)}, corrected, at reference height`
                 : hour > known.engineHours
-                  ? `Loss in % as foretold for ${hour.toFixed(1)} h`
+                  ? `Loss in % as predicted for ${hour.toFixed(1)} h`
                   : `Loss in % as it was at ${hour} h`
             }
             value={shown}
@@ -125,7 +123,7 @@ function SpringsView({ engine, known }: SpringsViewProps) {
           changes={l.changes}
           tests={known.tests}
           jobs={j}
-          foretells
+          predicts
           hour={hour}
           onHour={setHour}
         />

@@ -11,7 +11,7 @@ const at = (position: string, verdict: "RUN" | "WATCH" | "CHANGE", under: number
       { hours: 2, loss: 0.01 },
       { hours: 8, loss: 0.05 },
     ],
-    foretold: [
+    predicted: [
       { hours: 14, loss: 0.06 },
       { hours: 17, loss: 0.08 },
     ],

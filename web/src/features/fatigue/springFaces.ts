@@ -46,19 +46,19 @@ export function springFaces(
   );
 }
 
-/** Loss of each spring at an engine hour: as its last test before showed it, or as foretold. */
+/** Loss of each spring at an engine hour: as its last test before showed it, or as predicted. */
 export function lossFacesAt(springs: SpringAt[], hour: number, nowHours: number): Record<Valve, ValveFace> {
   return Object.fromEntries(
     springs.map((s) => {
       const own = hour - (nowHours - s.hours);
       const seen = s.losses.filter((l) => l.hours <= own + 1e-6).at(-1);
-      const at = hour > nowHours ? nearest(s.foretold, own) : seen;
+      const at = hour > nowHours ? nearest(s.predicted, own) : seen;
       return [s.position, { text: percentText(at?.loss) }];
     }),
   );
 }
 
-function nearest(ahead: SpringAt["foretold"], own: number) {
+function nearest(ahead: SpringAt["predicted"], own: number) {
   return [...ahead].sort((a, b) => Math.abs(a.hours - own) - Math.abs(b.hours - own))[0];
 }
 

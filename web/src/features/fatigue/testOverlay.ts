@@ -10,7 +10,7 @@ export const ofTest = (box: readonly Parcel[], testId: string): TestParcel[] =>
   );
 
 /** Words of Shim's own question come with its answer; until then these. */
-const SURPRISING = "that is not what was foretold: set it up once more, measure the height, and read again";
+const SURPRISING = "that is not what was expected: set it up once more, measure the height, and read again";
 
 /** A figure that looks like another unit or point, by Shim's own bounds. */
 export const isSlip = (valve: TestValve, loadLbf: number): boolean =>

@@ -26,7 +26,7 @@ export function readiness(
     return { openRound, next, days, done: false, words };
   }
   const last = rounds[0];
-  if (!last) return { next, days, done: false, words: "The valves have never been run here" };
+  if (!last) return { next, days, done: false, words: "No lash round is on record yet" };
   return since && !since.stands
     ? { next, days, done: false, words: `${since.ranHours.toFixed(1)} h run since the last lash round` }
     : {

@@ -26,7 +26,7 @@ export function EngineFilePart() {
   return (
     <div className="grid gap-2">
       <label className="grid gap-1">
-        <span className="text-sm font-semibold text-muted">Take in an engine's file</span>
+        <span className="text-sm font-semibold text-muted">Import an engine file</span>
         <input
           type="file"
           accept=".json,application/json"

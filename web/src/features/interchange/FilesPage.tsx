@@ -20,8 +20,8 @@ export function FilesPage() {
       {(engine) => (
         <div className="grid content-start items-start gap-3 p-3 min-[1000px]:grid-cols-2">
           <NotebookPart engineId={engine.id} />
-          <section className="scribed grid gap-3 rounded p-4" aria-label="Out, and in again">
-            <h2 className="text-xl">Out, and in again</h2>
+          <section className="scribed grid gap-3 rounded p-4" aria-label="Export and import">
+            <h2 className="text-xl">Export and import</h2>
             <a className={buttonClass()} href={`/api/engines/${engine.id}/spring-readings`} download>
               All spring readings, CSV
             </a>

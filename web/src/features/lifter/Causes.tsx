@@ -32,7 +32,7 @@ export function Causes({ story, onSeen }: CausesProps) {
       <div className="grid content-start gap-2">
         <h3 className="text-base">Look at next, cheapest first</h3>
         <UnknownInitials />
-        {story.looks.length === 0 && <p className="text-muted">No look would tell more.</p>}
+        {story.looks.length === 0 && <p className="text-muted">No further check would help.</p>}
         {story.looks.slice(0, 4).map((l, i) => (
           <NextLook
             key={l.look.look}

@@ -155,7 +155,7 @@ function Head({ valve, hydraulic }: { valve: Schemas["ValveChain"]; hydraulic: b
         )}
         {speaks && (
           <Figure
-            label="chance it is no accident"
+            label="probability of a real change"
             value={d.chance.steady < 0.01 ? "over 99%" : `${Math.round((1 - d.chance.steady) * 100)}%`}
             note={`evidence ${d.sum.toFixed(1)}`}
           />

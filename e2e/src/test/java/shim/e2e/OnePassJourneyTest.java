@@ -64,7 +64,7 @@ class OnePassJourneyTest extends OnTheHillV8 {
   @Test
   void thePlanLooksAheadToTheEndOfAPlannedEvent() {
     browser.open(v8 + "/springs").sees("The set over its hours");
-    browser.press("As foretold for the end of Six Hours of Fenmoor, final");
-    browser.sees("Loss in % as foretold for 11.5 h");
+    browser.press("As predicted for the end of Six Hours of Fenmoor, final");
+    browser.sees("Loss in % as predicted for 11.5 h");
   }
 }

@@ -187,10 +187,10 @@ class SpringJourneyTest extends OnTheHillV8 {
   void anEnginesFileComesBackIn() throws IOException {
     String id = v8.replaceAll(".*/engines/", "");
     Path none = Files.writeString(Files.createTempFile("engine", ".json"), "no file of ours");
-    browser.open(v8 + "/files").upload("Take in an engine's file", none).sees("is no engine file");
+    browser.open(v8 + "/files").upload("Import an engine file", none).sees("is no engine file");
     String exported = shim.get("/api/engines/" + id + "/file");
     Path file = Files.writeString(Files.createTempFile("engine", ".json"), exported);
-    browser.upload("Take in an engine's file", file);
+    browser.upload("Import an engine file", file);
     browser.await(() -> browser.address().endsWith("/engines/" + id));
     assertThat(shim.get("/api/engines/" + id + "/file")).isEqualTo(exported);
   }

@@ -84,7 +84,7 @@ class JobController {
   /** A school of one question, with what it says for itself. */
   record SchoolSays(String question, String value, String title, String says) {}
 
-  /** Where people differ, each side with its reason. */
+  /** Where practice differs, each side with its reason. */
   @GetMapping("/api/change-schools")
   List<SchoolSays> changeSchools() {
     List<SchoolSays> all = new ArrayList<>();

@@ -313,7 +313,7 @@ class JobPlanner {
             .orElseThrow(
                 () ->
                     Refusal.invalid(
-                        "valves", v.valve() + " has no spring written down: put the set in first"));
+                        "valves", v.valve() + " has no spring on record: put the set in first"));
     String old = pocket.mark();
     marks.put(old, pocket.fitting().springId());
     Optional<Springs.StoredSpring> next =

@@ -86,7 +86,7 @@ final class JobViews {
    * @param then the step after it
    * @param emergency a hold that failed, before which nothing else counts
    * @param acts how many acts it has: what an entry is based on
-   * @param signing what stands against the signature
+   * @param signing what is open before sign-off
    */
   record JobState(
       JobPlan.Kind kind,

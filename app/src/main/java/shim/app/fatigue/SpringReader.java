@@ -174,12 +174,12 @@ class SpringReader {
         tested.stream()
             .map(t -> new LossAt(t.hours(), 1 - t.correctedLbf() / said.baselineLbf()))
             .toList(),
-        foretold(solved.get(set.typeId()), id, hours, now),
+        predicted(solved.get(set.typeId()), id, hours, now),
         said,
         fit);
   }
 
-  private static List<LossAt> foretold(SpringSet solved, UUID id, double hours, Standing now) {
+  private static List<LossAt> predicted(SpringSet solved, UUID id, double hours, Standing now) {
     return now.coming().stream()
         .map(c -> hours + c.endHours() - now.hours())
         .map(h -> new LossAt(h, solved.loss(id.toString(), h).mid()))

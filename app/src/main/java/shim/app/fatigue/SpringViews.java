@@ -56,7 +56,7 @@ final class SpringViews {
    * @param lastLbf last reading at the reference height, corrected
    * @param lastRawLbf the same as the tester showed it
    * @param losses after each test
-   * @param foretold loss at the end of each coming event, in their order
+   * @param predicted loss at the end of each coming event, in their order
    */
   public record SpringAt(
       Position position,
@@ -72,7 +72,7 @@ final class SpringViews {
       @Nullable Double lastLbf,
       @Nullable Double lastRawLbf,
       List<LossAt> losses,
-      List<LossAt> foretold,
+      List<LossAt> predicted,
       SpringSaid said,
       Fit fit) {}
 

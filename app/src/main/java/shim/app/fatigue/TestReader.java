@@ -233,7 +233,9 @@ class TestReader {
         spread(solved, sd, dayVariance, bedded, 1));
   }
 
-  /** How far the mean of some readings may lie from what is foretold, one s.d. of its logarithm. */
+  /**
+   * How far the mean of some readings may lie from what is predicted, one s.d. of its logarithm.
+   */
   private static double spread(
       SpringSet solved, double lossSd, double dayVariance, boolean bedded, int readings) {
     return Math.sqrt(
@@ -308,7 +310,7 @@ class TestReader {
     private String surprise() {
       return String.format(
           Locale.ROOT,
-          "%.0f lbf where %.0f was foretold: set it up once more, measure the height, and read again",
+          "%.0f lbf where %.0f was predicted: set it up once more, measure the height, and read again",
           rows.get(rows.size() - 1).loadLbf,
           expectedLbf);
     }

@@ -111,7 +111,7 @@ public record Job(
     return new Guard(this).refuses(act);
   }
 
-  /** All that stands against the signature. */
+  /** All that is open before sign-off. */
   public List<String> openForSigning() {
     return Signing.open(this);
   }

@@ -1,7 +1,7 @@
 package shim.core.change;
 
 /**
- * Where people differ: the team's setting, with what each side says. Common practice, no source.
+ * Where practice differs: the team's setting, with what each side says. Common practice, no source.
  *
  * @param freeing how locks are freed before the tool goes on
  * @param proving how locks are proved

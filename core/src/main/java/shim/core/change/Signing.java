@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import shim.core.change.ValveState.Stage;
 
-/** What stands against the signature under a job. */
+/** What is open before a job is signed off. */
 final class Signing {
   private Signing() {}
 

@@ -5,10 +5,10 @@ import java.util.List;
 /**
  * Cumulative sums of one valve: after each reading, the best log likelihood ratio of "it has
  * drifted at one of the reference rates since some hour" against "it stays", never below zero. With
- * normal scatter, one rate and readings that owe each other nothing this is Page's recursion, the
- * tabular CUSUM ({@link shim.core.stats.Cusum}); readings of a valve left alone do owe each other
- * something, hence the maximum over all begins. Scatter is Student's t, so one wild reading adds
- * little and a second one the same way adds much.
+ * normal scatter, one rate and independent readings this is Page's recursion, the tabular CUSUM
+ * ({@link shim.core.stats.Cusum}); readings of a valve left alone share what was left, hence the
+ * maximum over all begins. Scatter is Student's t, so one wild reading adds little and a second one
+ * the same way adds much.
  */
 final class Sums {
   /** Reference rates as multiples of the smallest rate worth finding. */

@@ -91,9 +91,9 @@ final class Belief {
    * @param at states in the sum
    * @param factor factor of each
    * @param seen what was seen, one value a column, the first columns at least; becomes what was not
-   *     foretold of it
+   *     predicted of it
    * @param variance of the observation's own error
-   * @return variance of what was not foretold
+   * @return variance of what was not predicted
    */
   double observe(int[] at, double[] factor, double[] seen, double variance) {
     int n = cov.length;

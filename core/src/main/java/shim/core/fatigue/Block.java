@@ -4,7 +4,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Springs of one pattern and kind of path, whitened: what was not foretold from their own past, of
+ * Springs of one pattern and kind of path, whitened: what was not predicted from their own past, of
  * their readings and of every shared unknown alike. The columns are settling, wear, box, one a
  * test, then one a spring.
  *

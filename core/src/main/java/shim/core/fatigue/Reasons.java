@@ -100,7 +100,7 @@ final class Reasons {
                       reason(
                           Kind.LIFE,
                           v,
-                          "%.1f h run of a life of %.1f h; load does not foretell a fracture",
+                          "%.1f h run of a life of %.1f h; load does not predict a fracture",
                           now.hoursNow(),
                           life));
             });
@@ -123,7 +123,7 @@ final class Reasons {
         reason(
             Kind.READ_AGAIN,
             Verdict.WATCH,
-            "its last reading is %.1f s.d. below what was foretold: read it again and measure its"
+            "its last reading is %.1f s.d. below what was predicted: read it again and measure its"
                 + " height before anything is concluded",
             -z));
   }

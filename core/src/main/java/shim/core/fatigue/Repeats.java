@@ -28,10 +28,10 @@ public record Repeats(double mean, double noise, double squares, int free, boole
   /**
    * @param ln readings, at least one
    * @param reading s.d. of one reading, ln
-   * @param foretold what the spring's own past and its set today foretell, ln: where two settings
+   * @param predicted what the spring's own past and its set today predict, ln: where two settings
    *     disagree, the one nearer to it counts for more; NaN takes their median
    */
-  public static Repeats of(List<Double> ln, double reading, double foretold) {
+  public static Repeats of(List<Double> ln, double reading, double predicted) {
     int n = ln.size();
     double sum = 0;
     double low = Double.POSITIVE_INFINITY;
@@ -49,7 +49,7 @@ public record Repeats(double mean, double noise, double squares, int free, boole
       }
       return new Repeats(plain, 1.0 / n, squares, n - 1, true);
     }
-    double from = Double.isNaN(foretold) ? Robust.median(ln).orElseThrow() : foretold;
+    double from = Double.isNaN(predicted) ? Robust.median(ln).orElseThrow() : predicted;
     return weighted(ln, reading, from);
   }
 

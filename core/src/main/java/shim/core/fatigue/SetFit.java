@@ -81,7 +81,7 @@ final class SetFit {
     return Arrays.stream(w).map(v -> v / sum).toArray();
   }
 
-  /** A reading far below all that was foretold, once its repeats agree, is a step. */
+  /** A reading far below all that was predicted, once its repeats agree, is a step. */
   private void findSteps() {
     int found = 0;
     for (int t = 1; t < data.tests() && found < MOST_STEPS; t++) {

@@ -51,9 +51,9 @@ final class SetReader {
 
   private void take(Track track, int test, SetHistory.Read r, double usual, double common) {
     int before = track.seenBefore(test);
-    double foretold = before < 0 ? Double.NaN : track.read()[before] + common;
+    double predicted = before < 0 ? Double.NaN : track.read()[before] + common;
     List<Double> ln = ln(r, usual);
-    Repeats repeats = Repeats.of(ln, Spreads.USUAL.reading(), foretold);
+    Repeats repeats = Repeats.of(ln, Spreads.USUAL.reading(), predicted);
     track.hours()[test] = r.hours();
     track.read()[test] = repeats.mean();
     track.noise()[test] = repeats.noise();

@@ -17,7 +17,7 @@ import shim.core.stats.Range;
  * @param dueBefore number of the coming event before which it falls due, 0 the next; empty when
  *     none of those planned
  * @param ownWay probability that it has left its set
- * @param surprise last reading against what all else foretold, s.d.; empty when not read last
+ * @param surprise last reading against what all else predicted, s.d.; empty when not read last
  * @param oddness robust z within its set at the last test
  * @param baselineLbf load at the baseline, corrected
  * @param tests in which it was read

@@ -1,6 +1,6 @@
 /**
- * How springs tire. Each reading of a set is the product of what the spring still gives and what
- * the tester did that day; the set itself tells them apart. The model, in logarithms of load:
+ * The spring fatigue model. Each reading of a set is the product of what the spring still gives and
+ * what the tester did that day; the set itself tells them apart. The model, in logarithms of load:
  *
  * <pre>
  * y = B + b − (a + α) L(t) − w t − V(t) + γ + ε         L(t) = ln(1 + t / 0.5 h)
