@@ -13,6 +13,7 @@ import shim.core.change.ValveState.Pushrod;
 import shim.core.change.ValveState.Stage;
 import shim.core.engine.Position;
 import shim.core.unit.Angle;
+import shim.core.unit.Figures;
 
 /** Why something must not be done now, in the words of whoever stands beside the engine. */
 final class Guard {
@@ -194,7 +195,7 @@ final class Guard {
     }
     double every = plan.hold().everyDeg();
     double away = Math.abs(job.crankDeg() - tdc) % every;
-    return Math.min(away, every - away) <= THERE_DEG;
+    return Figures.atMost(Math.min(away, every - away), THERE_DEG);
   }
 
   private Optional<String> release(int c) {
@@ -368,7 +369,9 @@ final class Guard {
     List<Route.Leg> at = plan.route().legs().stream().filter(l -> l.lash().contains(p)).toList();
     boolean here =
         job.crankDeg() != null
-            && at.stream().anyMatch(l -> Angle.distance(l.crankDeg(), job.crankDeg()) <= THERE_DEG);
+            && at.stream()
+                .anyMatch(
+                    l -> Figures.atMost(Angle.distance(l.crankDeg(), job.crankDeg()), THERE_DEG));
     return first(
         when(job.off().contains(p.cylinder()), "the rockers are not on yet"),
         when(job.valve(p).stage() != Stage.PROVED, isNow(p, job.valve(p))),

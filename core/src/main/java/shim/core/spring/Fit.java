@@ -9,6 +9,7 @@ import shim.core.engine.CamCard;
 import shim.core.engine.Engine;
 import shim.core.engine.Lifter;
 import shim.core.engine.ValveKind;
+import shim.core.unit.Figures;
 
 /**
  * A spring at one valve with one cam: loads, clearances, and what is not as it should be.
@@ -107,13 +108,13 @@ public record Fit(
         Optional.ofNullable(at.pocketIn()).flatMap(p -> type.odIn().map(d -> p - d));
     double seat = type.curve().loadAt(h);
     double open = type.curve().loadAt(h - lift.map(Lift::netIn).orElse(0.0));
-    type.bindIn().filter(b -> h <= b).ifPresent(b -> remarks.add(underBind(h, b)));
+    type.bindIn().filter(b -> Figures.atMost(h, b)).ifPresent(b -> remarks.add(underBind(h, b)));
     bind.ifPresent(c -> bindRemark(c, remarks));
     seal.ifPresent(c -> sealRemark(c, remarks));
     play.ifPresent(p -> playRemark(p, remarks));
     statedRemark(bind, at.statedClearanceIn(), remarks);
     bandRemarks(Band.of(lifter), seat, open, lifter, remarks);
-    lift.flatMap(l -> type.maxLiftIn().filter(m -> l.grossIn() > m))
+    lift.flatMap(l -> type.maxLiftIn().filter(m -> Figures.above(l.grossIn(), m)))
         .ifPresent(m -> remarks.add(say(Weight.STOP, "the lift is over the spring's %.3f in", m)));
     return new Fit(h, seat, open, type.curve().rateAt(h), bind, seal, play, remarks);
   }
@@ -124,36 +125,36 @@ public record Fit(
   }
 
   private static void bindRemark(double c, List<Remark> remarks) {
-    if (c < BIND_SOME_IN) {
+    if (Figures.below(c, BIND_SOME_IN)) {
       remarks.add(say(Weight.STOP, "%.3f in from bind at full lift: 0.060 is usual", c));
-    } else if (c < BIND_IN) {
+    } else if (Figures.below(c, BIND_IN)) {
       remarks.add(say(Weight.ASK, "%.3f in from bind: 0.060 is usual, 0.040 some accept", c));
-    } else if (c > BIND_LOOSE_IN) {
+    } else if (Figures.above(c, BIND_LOOSE_IN)) {
       remarks.add(say(Weight.KNOW, "%.3f in from bind: over 0.150 gives away surge damping", c));
     }
   }
 
   private static void sealRemark(double c, List<Remark> remarks) {
-    if (c <= 0) {
+    if (Figures.atMost(c, 0)) {
       remarks.add(say(Weight.STOP, "the retainer meets the seal: %.3f in at full lift", c));
-    } else if (c < SEAL_IN) {
+    } else if (Figures.below(c, SEAL_IN)) {
       remarks.add(say(Weight.ASK, "%.3f in from retainer to seal at full lift: 0.050 is usual", c));
     }
   }
 
   private static void playRemark(double p, List<Remark> remarks) {
-    if (p < 0) {
+    if (Figures.below(p, 0)) {
       remarks.add(say(Weight.STOP, "the spring is %.3f in wider than its pocket", -p));
-    } else if (p < 0.001) {
+    } else if (Figures.below(p, 0.001)) {
       remarks.add(say(Weight.ASK, "%.3f in play in the pocket: it must turn freely", p));
-    } else if (p > 3 * PLAY_IN) {
+    } else if (Figures.above(p, 3 * PLAY_IN)) {
       remarks.add(say(Weight.ASK, "%.3f in play in the pocket: about 0.005, or it dances", p));
     }
   }
 
   private static void statedRemark(
       Optional<Double> bind, @Nullable Double stated, List<Remark> remarks) {
-    if (stated != null && bind.isPresent() && Math.abs(stated - bind.get()) > 0.010) {
+    if (stated != null && bind.isPresent() && Figures.above(Math.abs(stated - bind.get()), 0.010)) {
       remarks.add(
           say(
               Weight.ASK,
@@ -167,7 +168,7 @@ public record Fit(
   private static void bandRemarks(
       Band band, double seat, double open, Lifter lifter, List<Remark> remarks) {
     String with = lifter.roller() ? "roller" : "flat tappet";
-    if (seat < band.seatLowLbf() || seat > band.seatHighLbf()) {
+    if (Figures.below(seat, band.seatLowLbf()) || Figures.above(seat, band.seatHighLbf())) {
       remarks.add(
           say(
               Weight.KNOW,
@@ -177,7 +178,7 @@ public record Fit(
               band.seatHighLbf(),
               with));
     }
-    if (open > band.openHighLbf()) {
+    if (Figures.above(open, band.openHighLbf())) {
       remarks.add(
           say(
               Weight.ASK,

@@ -61,6 +61,27 @@ class JobTest {
     assertThat(refused(job, act(Act.HOLD, 5))).contains("cylinder 5 is not in this job");
   }
 
+  /** A degree either way is at TDC, by however many turns it got there; two are not. */
+  @ParameterizedTest
+  @CsvSource({
+    "0, true",
+    "1, true",
+    "-1, true",
+    "1.01, false",
+    "-1.01, false",
+    "719, true",
+    "359, false",
+    "2, false"
+  })
+  void aDegreeOffTdcIsThere(double offDeg, boolean there) {
+    Job job = Plans.walkTo(PLAN, "leg0:LOCK");
+    int first = PLAN.route().legs().get(0).springs().get(0);
+    double tdc = PLAN.tdcDeg().get(first);
+    Job moved = job.after(act(Act.BAR, null, (tdc + offDeg + 720) % 720, null));
+    Job locked = moved.after(act(Act.LOCK, null));
+    assertThat(refused(locked, act(Act.HOLD, first)).contains("not at TDC")).isEqualTo(!there);
+  }
+
   @Test
   void aValveThatIsNotHeldOrUnderItsRockerIsNotCompressed() {
     Job job = Plans.walkTo(PLAN, "c3:ROCKERS_OFF");

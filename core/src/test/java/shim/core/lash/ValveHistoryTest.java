@@ -71,6 +71,24 @@ class ValveHistoryTest {
     assertThat(broken.coldMinusHotIn(ValveKind.EXHAUST)).isPresent();
   }
 
+  /** Three quarters of a kind's valves make a pair of rounds; fewer say nothing of the kind. */
+  @Test
+  void growthWantsThreeQuartersOfAKind() {
+    List<Position> valves =
+        Stream.of("1I", "2I", "3I", "4I", "5I", "6I", "7I", "8I").map(Position::parse).toList();
+    for (int paired = 0; paired <= 8; paired++) {
+      List<Visit> visits = new ArrayList<>();
+      for (Position p : valves.subList(0, paired)) {
+        visits.add(visit(p, 1, 3.0, HeatState.COLD, 0.010, 0.012));
+        visits.add(visit(p, 2, 3.3, HeatState.HOT, 0.017, 0.018));
+      }
+      Growth growth = Growth.of(new ValveHistory(visits, List.of()), valves);
+      assertThat(growth.coldMinusHotIn(ValveKind.INTAKE).isPresent())
+          .as("%d of 8", paired)
+          .isEqualTo(paired >= 6);
+    }
+  }
+
   private static RoundStory.ValveLine line(
       String position, double found, double left, double drift) {
     Position p = Position.parse(position);

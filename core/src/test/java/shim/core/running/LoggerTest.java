@@ -54,6 +54,60 @@ class LoggerTest {
     assertThat(s.hours() * 3600).isCloseTo(6, within(1e-9));
   }
 
+  /** Two seconds between rows are still running; anything more is a hole in the record. */
+  @ParameterizedTest
+  @CsvSource({"2, 0, 2", "2.01, 1, 0"})
+  void aHoleInTheRecordIsLongerThanTwoSeconds(double between, int gaps, double seconds) {
+    LoggerTally t = new LoggerTally(7000);
+    t.row(0, 3000, Double.NaN);
+    t.row(between, 3000, Double.NaN);
+    LoggerTally.Sum s = t.sum();
+    assertThat(s.gaps()).isEqualTo(gaps);
+    assertThat(s.hours() * 3600).isCloseTo(seconds, within(1e-9));
+  }
+
+  /** A sample is a spike only when it stands out by more than 3000 rpm from both neighbours. */
+  @ParameterizedTest
+  @CsvSource({
+    "3000, 6001, 3000, 1",
+    "3000, 6000, 3000, 0",
+    "3000, 6001, 3500, 0",
+    "3500, 6001, 3000, 0",
+    "6001, 3000, 6001, 1",
+    "6000, 3000, 6001, 0",
+    "6001, 3000, 6000, 0"
+  })
+  void aSpikeStandsOutFromBothNeighbours(double before, double at, double after, int spikes) {
+    LoggerTally t = new LoggerTally(20_000);
+    t.row(0, before, Double.NaN);
+    t.row(1, at, Double.NaN);
+    t.row(2, after, Double.NaN);
+    LoggerTally.Sum s = t.sum();
+    assertThat(s.spikes()).isEqualTo(spikes);
+    assertThat(s.topRpm())
+        .isEqualTo(spikes == 0 ? Math.max(at, Math.max(before, after)) : Math.max(before, after));
+  }
+
+  @Test
+  void runningBeginsAtThreeHundredAndOverRevsAboveTheLimit() {
+    LoggerTally t = new LoggerTally(7000);
+    t.row(0, 300, Double.NaN);
+    t.row(1, 300, Double.NaN);
+    t.row(2, 7000, Double.NaN);
+    t.row(3, 7000, Double.NaN);
+    LoggerTally.Sum s = t.sum();
+    assertThat(s.hours() * 3600).isCloseTo(3, within(1e-9));
+    assertThat(s.overRevs()).as("at the limit is not over it").isZero();
+    assertThat(s.secondsOver()).isZero();
+    LoggerTally slow = new LoggerTally(7000);
+    slow.row(0, 299, Double.NaN);
+    slow.row(1, 299, Double.NaN);
+    assertThat(slow.sum().hours()).isZero();
+    assertThatThrownBy(() -> new LoggerTally(0)).hasMessageContaining("0.0 rpm");
+    new LoggerTally(20_000).row(0, 20_000, Double.NaN);
+    assertThatThrownBy(() -> new LoggerTally(20_001)).hasMessageContaining("20001");
+  }
+
   @Test
   void standingStillIsNoRunning() {
     LoggerTally t = new LoggerTally(7000);

@@ -32,7 +32,18 @@ class FitTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"0.735, STOP", "0.720, ASK", "0.690,", "0.610, KNOW"})
+  @CsvSource({
+    "0.735, STOP",
+    "0.731, STOP",
+    "0.730, ASK",
+    "0.720, ASK",
+    "0.711, ASK",
+    "0.710,",
+    "0.690,",
+    "0.620,",
+    "0.619, KNOW",
+    "0.610, KNOW"
+  })
   void bindClearanceIsWeighed(double lift, Fit.Weight expected) {
     Fit fit = fit(1.95, null, null, null, lift);
     assertThat(fit.bindClearanceIn().orElseThrow()).isCloseTo(1.95 - 1.18 - lift, within(1e-9));
@@ -40,21 +51,45 @@ class FitTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"0.680, STOP", "0.700, ASK", "0.745,"})
+  @CsvSource({
+    "0.680, STOP",
+    "0.690, STOP",
+    "0.691, ASK",
+    "0.700, ASK",
+    "0.739, ASK",
+    "0.740,",
+    "0.745,"
+  })
   void theSealsGapIsWeighed(double gap, Fit.Weight expected) {
     assertThat(weight(fit(1.95, gap, null, null, 0.69), "seal"))
         .isEqualTo(Optional.ofNullable(expected));
   }
 
   @ParameterizedTest
-  @CsvSource({"1.548, STOP", "1.5503, ASK", "1.555,", "1.570, ASK"})
+  @CsvSource({
+    "1.548, STOP",
+    "1.5503, ASK",
+    "1.5509, ASK",
+    "1.551,",
+    "1.555,",
+    "1.565,",
+    "1.566, ASK",
+    "1.570, ASK"
+  })
   void thePocketsPlayIsWeighed(double pocket, Fit.Weight expected) {
     assertThat(weight(fit(1.95, null, pocket, null, 0.69), "pocket"))
         .isEqualTo(Optional.ofNullable(expected));
   }
 
   @ParameterizedTest
-  @CsvSource({"0.080, false", "0.060, true", "0.100, true"})
+  @CsvSource({
+    "0.080, false",
+    "0.070, false",
+    "0.0699, true",
+    "0.060, true",
+    "0.090, false",
+    "0.100, true"
+  })
   void aStatedClearanceThatDisagreesIsAskedAbout(double stated, boolean asked) {
     assertThat(weight(fit(1.95, null, null, stated, 0.69), "is stated").isPresent())
         .isEqualTo(asked);
@@ -66,6 +101,23 @@ class FitTest {
     Fit.Band band = Fit.Band.of(lifter);
     assertThat(band.seatLowLbf()).isPositive().isLessThan(band.seatHighLbf());
     assertThat(band.openHighLbf()).isGreaterThan(band.seatHighLbf());
+  }
+
+  /**
+   * The same clearance reached by any height and lift in thousandths is weighed alike: binary puts
+   * about half of such differences a hair under their limit.
+   */
+  @Test
+  void exactlyAtALimitIsAtTheLimit() {
+    for (int thou = 1900; thou <= 2100; thou++) {
+      double height = thou / 1000.0;
+      double lift = (thou - 1180 - 60) / 1000.0;
+      assertThat(weight(fit(height, null, null, null, lift), "from bind")).as("%d", thou).isEmpty();
+      double some = (thou - 1180 - 40) / 1000.0;
+      assertThat(weight(fit(height, null, null, null, some), "from bind"))
+          .as("%d", thou)
+          .hasValue(Fit.Weight.ASK);
+    }
   }
 
   @Test
