@@ -8,6 +8,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.Position;
+import shim.core.unit.Figures;
 
 /**
  * What a job is to do; fixed when it begins.
@@ -70,7 +71,7 @@ public record JobPlan(
       @Nullable Double gaugeHighIn) {
 
     boolean within(double heightIn) {
-      return Math.abs(heightIn - targetIn) <= toleranceIn + 1e-9;
+      return Figures.atMost(Math.abs(heightIn - targetIn), toleranceIn);
     }
 
     /** Why a figure cannot come from this gauge. */

@@ -5,6 +5,7 @@ import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.CamCard;
 import shim.core.engine.CamCard.Duration;
+import shim.core.unit.Figures;
 
 /**
  * The duration at which the valve really moves: where the tappet has taken up the lash, at a tappet
@@ -41,7 +42,7 @@ public record MovingDuration(
       }
     }
     Duration last = points.get(points.size() - 1);
-    boolean on = Math.abs(lift - last.tappetLiftIn()) < 1e-9;
+    boolean on = Figures.same(lift, last.tappetLiftIn());
     return new MovingDuration(
         lift,
         on ? last.durationDeg() : 0,

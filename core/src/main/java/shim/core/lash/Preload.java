@@ -4,6 +4,7 @@ import java.util.Locale;
 import java.util.Optional;
 import shim.core.engine.Engine;
 import shim.core.engine.ValveKind;
+import shim.core.unit.Figures;
 
 /**
  * Hydraulic preload at one valve. As found is the turns back to zero lash: the plunger hides wear.
@@ -97,7 +98,7 @@ public record Preload(
     if (foundIn >= totalIn) {
       return Verdict.BOTTOMED;
     }
-    if (Math.abs(changeTurns) <= CLOSE_TURNS + 1e-9) {
+    if (Figures.atMost(Math.abs(changeTurns), CLOSE_TURNS)) {
       return Verdict.IN;
     }
     return changeTurns > 0 ? Verdict.LIGHT : Verdict.DEEP;

@@ -11,6 +11,7 @@ import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
 import shim.core.lash.Growth;
 import shim.core.lash.LashTarget;
+import shim.core.unit.Figures;
 
 /**
  * Lash over a season with a known truth: every valve wears slowly on its own path, all exhaust
@@ -104,7 +105,7 @@ public final class LashSeason {
       double state = plan.state() == HeatState.COLD ? truth.coldMinusHotIn().get(p.kind()) : 0;
       double found = leaf(hotLashIn.get(p) + state + plan.handIn() + shift);
       double wanted = targetSetBy(p, plan.state());
-      boolean adjust = Math.abs(found - wanted) > engine.rules().toleranceIn() + 1e-9;
+      boolean adjust = Figures.above(Math.abs(found - wanted), engine.rules().toleranceIn());
       if (adjust) {
         double set = wanted + random.nextGaussian() * LOCK_IN;
         hotLashIn.put(p, set - state);

@@ -2,6 +2,7 @@ package shim.core.spring;
 
 import java.util.Comparator;
 import java.util.List;
+import shim.core.unit.Figures;
 
 /**
  * Load against height. Between the points of the sheet it runs straight; outside them it goes on
@@ -20,7 +21,7 @@ public record LoadCurve(List<At> points) {
   public record Moved(double loadLbf, double rateLbfPerIn, double byIn) {
     /** The correction is large enough to be uncertain itself. */
     public boolean far() {
-      return Math.abs(byIn) > FAR_IN + 1e-9;
+      return Figures.above(Math.abs(byIn), FAR_IN);
     }
   }
 
