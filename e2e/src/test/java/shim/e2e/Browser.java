@@ -147,6 +147,23 @@ final class Browser implements AutoCloseable {
                     + "!!r.active && (await caches.keys()).length > 0));"));
   }
 
+  /** What was seen last lies on this device too, with this in it: it is written a moment later. */
+  boolean keepsAsSeen(String words) {
+    Object kept =
+        ((JavascriptExecutor) driver)
+            .executeAsyncScript(
+                "const done = arguments[arguments.length - 1];"
+                    + "const open = indexedDB.open('keyval-store');"
+                    + "open.onerror = () => done('');"
+                    + "open.onsuccess = () => {"
+                    + "  const get = open.result.transaction('keyval').objectStore('keyval')"
+                    + "    .get('shim.last-seen');"
+                    + "  get.onerror = () => done('');"
+                    + "  get.onsuccess = () => { open.result.close(); done(get.result || ''); };"
+                    + "};");
+    return String.valueOf(kept).contains(words);
+  }
+
   String text() {
     return driver.findElement(By.tagName("body")).getText();
   }

@@ -160,6 +160,7 @@ class SlowLineJourneyTest {
       browser.await(browser::figureIsReady);
       browser.keys(Keys.ENTER, "22", Keys.ENTER).sees("tighten");
       browser.await(browser::opensWithoutNetwork);
+      browser.await(() -> browser.keepsAsSeen("\"typed\":\"22\""));
       line.cut(true);
       browser.keys("18", Keys.ENTER, "19", Keys.ENTER).sees("kept on this device");
       // The page is opened anew with nobody at the other end.
