@@ -13,7 +13,7 @@ describe("a reason in words", () => {
       "3E's spring: loss 11 %",
     );
     expect(reasonWords(reason("LASH_MOVES", { positions: ["5E"], because: "opening 2 thou an hour" }))).toBe(
-      "5E's lash is opening 2 thou an hour: find out why",
+      "5E's lash: opening 2 thou an hour; find out why",
     );
     expect(reasonWords(reason("OPEN_JOB", { because: "3E: spring change is open" }))).toContain("is open");
   });

@@ -35,9 +35,9 @@ export function reasonWords(r: Reason): string {
     case "LEFT_UNDONE":
       return `${at} was left undone or out of tolerance`;
     case "LASH_MOVES":
-      return `${at}'s lash is ${r.because}: find out why`;
+      return `${at}'s lash: ${r.because}; find out why`;
     case "LASH_MOVES_LOOKED_AT":
-      return `${at}'s lash is ${r.because}`;
+      return `${at}'s lash: ${r.because}`;
     case "TICKS_HOT":
       return `${at} ticks when hot: find out why`;
     case "LIFTER_CHANGE":

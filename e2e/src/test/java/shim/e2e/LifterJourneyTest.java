@@ -38,7 +38,7 @@ class LifterJourneyTest extends OnTheHillV8 {
   @Order(1)
   void aStrangerSaysWhichLobeSinceWhenWhyAndWhatToCheckFirst() {
     browser.open(shim.url("/")).press("✕ not ready: ").sees("not ready for");
-    browser.press("✕ 5E's lash is opening").awaitAddress("valve=5E");
+    browser.press("✕ 5E's lash: opening").awaitAddress("valve=5E");
     browser.sees("Its lash is opening").sees("began about 6.");
     browser.sees("all valves alike in the same rounds");
     browser.sees("Check first: jam nut").sees("lobe going flat");
