@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { act, renderHook } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
-import { useAtHand } from "./useAtHand";
+import { useAnsweredSince, useAtHand } from "./useAtHand";
 
 interface Known {
   first: string;
@@ -10,6 +10,15 @@ interface Known {
 
 const opened = (known: Known) =>
   renderHook(({ first, answered }: Known) => useAtHand(first, answered), { initialProps: known });
+
+describe("an answer", () => {
+  it("counts when it came after the page was opened, not when it was restored", () => {
+    const page = renderHook(({ at }) => useAnsweredSince(at), { initialProps: { at: Date.now() - 1000 } });
+    expect(page.result.current).toBe(false);
+    page.rerender({ at: Date.now() + 1 });
+    expect(page.result.current).toBe(true);
+  });
+});
 
 describe("what is at hand", () => {
   it("follows what is known until Shim's own answer is here, then stays", () => {

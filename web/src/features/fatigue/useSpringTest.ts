@@ -6,6 +6,7 @@ import { springTest } from "../../api/queries";
 import { post, waiting, whenAllSent } from "../../outbox/outbox";
 import { useWaiting } from "../../outbox/useOutbox";
 import { useSettings } from "../../shell/settings";
+import { useAnsweredSince } from "../../ui/useAtHand";
 import { type Read, type ReadGround, readSpring, type Typed, takeBack } from "./readFlow";
 import { ofTest, testWithWaiting } from "./testOverlay";
 
@@ -23,6 +24,7 @@ export function useSpringTest(id: string) {
     () => (query.data ? testWithWaiting(query.data, parcels) : undefined),
     [query.data, parcels],
   );
+  const answeredNow = useAnsweredSince(query.dataUpdatedAt);
   const hand = settings.hand || query.data?.hand || "";
   const key = springTest(id).queryKey;
   const answer = () => queries.getQueryData(key);
@@ -69,7 +71,7 @@ export function useSpringTest(id: string) {
   return {
     test,
     error: query.error,
-    answeredNow: query.isFetchedAfterMount,
+    answeredNow,
     parcels,
     read,
     withdraw,

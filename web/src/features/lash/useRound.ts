@@ -4,6 +4,7 @@ import type { Schemas } from "../../api/client";
 import { round as roundQuery } from "../../api/queries";
 import { useWaiting } from "../../outbox/useOutbox";
 import { useSettings } from "../../shell/settings";
+import { useAnsweredSince } from "../../ui/useAtHand";
 import { ofRound, withWaiting } from "./overlay";
 
 export type Round = Schemas["RoundView"];
@@ -20,6 +21,7 @@ export function useRound(id: string) {
     () => (query.data ? withWaiting(query.data, parcels) : undefined),
     [query.data, parcels],
   );
+  const answeredNow = useAnsweredSince(query.dataUpdatedAt);
   const hand = settings.hand || query.data?.hand || "";
-  return { round, error: query.error, answeredNow: query.isFetchedAfterMount, parcels, hand };
+  return { round, error: query.error, answeredNow, parcels, hand };
 }
