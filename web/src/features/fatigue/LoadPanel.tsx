@@ -1,4 +1,4 @@
-import { type KeyboardEvent, useEffect, useRef, useState } from "react";
+import { type KeyboardEvent, type SetStateAction, useEffect, useRef, useState } from "react";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Keypad } from "../../ui/Keypad";
@@ -45,7 +45,7 @@ export function LoadPanel({
   // biome-ignore lint/correctness/useExhaustiveDependencies: the box takes the keys again after each reading
   useEffect(() => box.current?.focus(), [valve.readings.length]);
 
-  const type = (next: string) => {
+  const type = (next: SetStateAction<string>) => {
     onBegin?.();
     setText(next);
   };
@@ -120,7 +120,11 @@ export function LoadPanel({
           />
         </label>
         {narrow && (
-          <Keypad of="load" onKey={(k) => type(k === "⌫" ? text.slice(0, -1) : text + k)} onEnter={enter} />
+          <Keypad
+            of="load"
+            onKey={(k) => type((t) => (k === "⌫" ? t.slice(0, -1) : t + k))}
+            onEnter={enter}
+          />
         )}
       </div>
       <LivePart now={live} onTake={(lbf) => keep(loadText(lbf, unit), lbf)} />

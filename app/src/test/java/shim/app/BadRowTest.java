@@ -39,10 +39,13 @@ class BadRowTest extends ApiTest {
   private String engineWithAll() {
     String engine = engine(resource("v8.json"));
     fitSprings(engine, "K");
-    put(
-        "/api/engines/" + engine + "/lifter-sets/" + UUID.randomUUID(),
-        """
-        {"kind":"ROLLER_SOLID","setName":"L","engineHours":0,"hoursBefore":0,"hand":"KV"}""");
+    assertThat(
+            put(
+                "/api/engines/" + engine + "/lifter-sets/" + UUID.randomUUID(),
+                """
+                {"kind":"ROLLER_SOLID","setName":"L","linkBars":false,"fromHours":0,
+                 "hoursBefore":0,"hand":"KV"}"""))
+        .hasStatus(204);
     event(engine);
     String test = UUID.randomUUID().toString();
     put(
@@ -127,6 +130,28 @@ class BadRowTest extends ApiTest {
                 String.class))
         .isEqualTo("KV");
     assertThat(put(mending, "{\"value\":2.5,\"hand\":\"KV\"}")).as("done").hasStatus(404);
+  }
+
+  /** A sound round stands at 3.5 h; what is written down beyond what can be is not the hours. */
+  @Test
+  void hoursThatCannotBeAreNotTheEngines() {
+    String engine = engineWithAll();
+    String of = " where engine_id = '" + engine + "'";
+    put("/api/rounds/" + UUID.randomUUID(), start(engine, "HOT", 3.5));
+    sql.update("update lash_round set engine_hours = 1e300" + of + " and engine_hours = 3");
+    sql.update("update spring_test set engine_hours = 1e300" + of);
+    sql.update("update spring_fitting set to_hours = 100001" + of);
+    sql.update("update lifter_fitting set from_hours = -1" + of);
+    assertThat(get("/api/engines/" + engine + "/hours"))
+        .bodyJson()
+        .extractingPath("$.hours")
+        .isEqualTo(3.5);
+    sql.update("update lash_round set engine_hours = 100000" + of);
+    assertThat(get("/api/engines/" + engine + "/hours"))
+        .bodyJson()
+        .extractingPath("$.hours")
+        .isEqualTo(100000.0);
+    sql.update("update spring_fitting set to_hours = null" + of);
   }
 
   @Test

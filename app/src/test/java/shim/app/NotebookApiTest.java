@@ -2,7 +2,6 @@ package shim.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -19,16 +18,7 @@ class NotebookApiTest extends ApiTest {
   @BeforeEach
   void fitASet() {
     engine = engine(resource("v8.json"));
-    String type = UUID.randomUUID().toString();
-    put(
-        "/api/spring-types/" + type,
-        """
-        {"name":"HV","loads":[{"heightIn":1.95,"loadLbf":220},{"heightIn":1.3,"loadLbf":505}]}""");
-    put(
-        "/api/engines/" + engine + "/spring-sets/" + UUID.randomUUID(),
-        """
-        {"typeId":"%s","setName":"N","engineHours":0,"hoursBefore":0,"hand":"KV"}"""
-            .formatted(type));
+    fitSprings(engine, "N");
   }
 
   private MvcTestResult keep(String lines) {

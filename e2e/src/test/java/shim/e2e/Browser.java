@@ -106,6 +106,12 @@ final class Browser implements AutoCloseable {
     return ((JavascriptExecutor) driver).executeScript(js, args);
   }
 
+  /** What a script gives to its {@code done}, once it does. */
+  private Object answer(String js) {
+    return ((JavascriptExecutor) driver)
+        .executeAsyncScript("const done = arguments[arguments.length - 1];" + js);
+  }
+
   interface Condition {
     boolean holds();
   }
@@ -140,27 +146,23 @@ final class Browser implements AutoCloseable {
   /** The application itself lies on this device. */
   boolean opensWithoutNetwork() {
     return Boolean.TRUE.equals(
-        ((JavascriptExecutor) driver)
-            .executeAsyncScript(
-                "const done = arguments[arguments.length - 1];"
-                    + "navigator.serviceWorker.ready.then(async r => done("
-                    + "!!r.active && (await caches.keys()).length > 0));"));
+        answer(
+            "navigator.serviceWorker.ready.then(async r => done("
+                + "!!r.active && (await caches.keys()).length > 0));"));
   }
 
   /** What was seen last lies on this device too, with this in it: it is written a moment later. */
   boolean keepsAsSeen(String words) {
     Object kept =
-        ((JavascriptExecutor) driver)
-            .executeAsyncScript(
-                "const done = arguments[arguments.length - 1];"
-                    + "const open = indexedDB.open('keyval-store');"
-                    + "open.onerror = () => done('');"
-                    + "open.onsuccess = () => {"
-                    + "  const get = open.result.transaction('keyval').objectStore('keyval')"
-                    + "    .get('shim.last-seen');"
-                    + "  get.onerror = () => done('');"
-                    + "  get.onsuccess = () => { open.result.close(); done(get.result || ''); };"
-                    + "};");
+        answer(
+            "const open = indexedDB.open('keyval-store');"
+                + "open.onerror = () => done('');"
+                + "open.onsuccess = () => {"
+                + "  const get = open.result.transaction('keyval').objectStore('keyval')"
+                + "    .get('shim.last-seen');"
+                + "  get.onerror = () => done('');"
+                + "  get.onsuccess = () => { open.result.close(); done(get.result || ''); };"
+                + "};");
     return String.valueOf(kept).contains(words);
   }
 

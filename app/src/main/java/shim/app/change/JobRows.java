@@ -3,19 +3,12 @@ package shim.app.change;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import shim.app.running.HoursWritten;
 
 interface JobRows extends JpaRepository<JobRow, UUID>, HoursWritten {
-  @Override
-  @Query(
-      "select max(x.engineHours) from JobRow x where x.engineId = :engineId and x.engineHours"
-          + HoursWritten.SOUND)
-  @Nullable Double latestHours(UUID engineId);
-
   List<JobRow> findByEngineIdOrderByStartedAt(UUID engineId);
 
   List<JobRow> findByEndedAtIsNullOrderByStartedAt();

@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -24,7 +23,6 @@ import shim.app.fatigue.SpringViews.SpringAt;
 import shim.app.fatigue.SpringViews.SpringSaid;
 import shim.app.fatigue.SpringViews.TesterLine;
 import shim.app.running.EngineClock;
-import shim.app.running.Events;
 import shim.app.running.Runs;
 import shim.app.spring.Pockets;
 import shim.app.spring.SpringRules;
@@ -50,7 +48,6 @@ class SpringReader {
 
   private final SetBook book;
   private final Engines engines;
-  private final Events events;
   private final Runs runs;
   private final EngineClock clock;
   private final Springs springs;
@@ -59,14 +56,12 @@ class SpringReader {
   SpringReader(
       SetBook book,
       Engines engines,
-      Events events,
       Runs runs,
       EngineClock clock,
       Springs springs,
       SpringRules rules) {
     this.book = book;
     this.engines = engines;
-    this.events = events;
     this.runs = runs;
     this.clock = clock;
     this.springs = springs;
@@ -87,11 +82,10 @@ class SpringReader {
 
   Standing standing(UUID engineId) {
     EngineHours hours = clock.of(engineId);
-    return new Standing(
-        hours.now(), coming(engineId, hours), rules.of(engineId), runs.lastOverRev(engineId));
+    return new Standing(hours.now(), coming(hours), rules.of(engineId), runs.lastOverRev(engineId));
   }
 
-  private List<ComingEvent> coming(UUID engineId, EngineHours hours) {
+  private static List<ComingEvent> coming(EngineHours hours) {
     if (hours.coming().isEmpty()) {
       return List.of(
           new ComingEvent(
@@ -100,12 +94,10 @@ class SpringReader {
               USUAL_EVENT_HOURS,
               hours.now() + USUAL_EVENT_HOURS));
     }
-    Map<String, Events.EventView> known =
-        events.of(engineId).stream().collect(Collectors.toMap(e -> e.id().toString(), e -> e));
     return hours.coming().stream()
         .map(
             s -> {
-              Events.EventView e = known.get(s.event().orElseThrow());
+              EngineHours.Event e = s.event().orElseThrow();
               return new ComingEvent(e.name(), e.date(), e.plannedHours(), s.toHours());
             })
         .toList();

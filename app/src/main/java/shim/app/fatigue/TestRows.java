@@ -3,19 +3,12 @@ package shim.app.fatigue;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import shim.app.running.HoursWritten;
 
 interface TestRows extends JpaRepository<TestRow, UUID>, HoursWritten {
-  @Override
-  @Query(
-      "select max(x.engineHours) from TestRow x where x.engineId = :engineId and x.engineHours"
-          + HoursWritten.SOUND)
-  @Nullable Double latestHours(UUID engineId);
-
   List<TestRow> findByEngineIdOrderByStartedAt(UUID engineId);
 
   List<TestRow> findByRoundIdOrderByStartedAt(UUID roundId);

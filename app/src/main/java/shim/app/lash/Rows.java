@@ -4,19 +4,12 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import shim.app.running.HoursWritten;
 
 interface RoundRows extends JpaRepository<RoundRow, UUID>, HoursWritten {
-  @Override
-  @Query(
-      "select max(x.engineHours) from RoundRow x where x.engineId = :engineId and x.engineHours"
-          + HoursWritten.SOUND)
-  @Nullable Double latestHours(UUID engineId);
-
   List<RoundRow> findByEngineIdOrderByStartedAt(UUID engineId);
 
   /** Counts one more change of a round. */
@@ -40,11 +33,5 @@ interface LookRows extends JpaRepository<LookRow, UUID> {
 }
 
 interface ChainChangeRows extends JpaRepository<ChainChangeRow, UUID>, HoursWritten {
-  @Override
-  @Query(
-      "select max(x.engineHours) from ChainChangeRow x where x.engineId = :engineId and x.engineHours"
-          + HoursWritten.SOUND)
-  @Nullable Double latestHours(UUID engineId);
-
   List<ChainChangeRow> findByEngineIdOrderByChangedAt(UUID engineId);
 }

@@ -9,10 +9,10 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
+import shim.app.record.Maybe;
 import shim.core.running.Exposure;
 import shim.core.running.PartHours;
 
@@ -46,7 +46,8 @@ class LifterFittingRow {
 
   /** What it saw of an engine's runs while it was in. */
   Exposure.Stay through(List<Exposure.Day> days) {
-    return new Exposure.Stay(day(fittedAt), Optional.ofNullable(removedAt).map(t -> day(t)), days);
+    return new Exposure.Stay(
+        day(fittedAt), Optional.ofNullable(removedAt).map(LifterFittingRow::day), days);
   }
 
   private static LocalDate day(Instant at) {
@@ -54,7 +55,6 @@ class LifterFittingRow {
   }
 
   PartHours.Fitting stay() {
-    OptionalDouble to = toHours == null ? OptionalDouble.empty() : OptionalDouble.of(toHours);
-    return new PartHours.Fitting(engineId.toString(), fromHours, to);
+    return new PartHours.Fitting(engineId.toString(), fromHours, Maybe.of(toHours));
   }
 }

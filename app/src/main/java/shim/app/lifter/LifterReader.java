@@ -32,9 +32,9 @@ import shim.app.lifter.LifterViews.SeenView;
 import shim.app.lifter.LifterViews.SymptomView;
 import shim.app.lifter.LifterViews.ValveChain;
 import shim.app.lifter.LifterViews.ValveStory;
+import shim.app.record.Maybe;
 import shim.app.running.EngineClock;
 import shim.app.running.Runs;
-import shim.app.running.Runs.RunEntry;
 import shim.core.drift.LashDrift;
 import shim.core.drift.ValveDrift;
 import shim.core.engine.Engine;
@@ -84,17 +84,16 @@ class LifterReader {
 
   /** What one reading of an engine needs, read once. */
   private record Book(
-      UUID engineId,
       Engine engine,
       LifterRules.LifterRulesSheet rules,
       SpringStanding.EngineStanding standing,
       LashDrift drift,
-      List<Instant> roundsAt,
+      boolean overRev,
       Map<UUID, LifterRow> lifters,
       Map<UUID, List<LifterFittingRow>> lives,
       Map<UUID, List<RebuildRow>> rebuilds,
       SeenBook seen,
-      Function<UUID, List<RunEntry>> runsOf,
+      Function<UUID, List<Exposure.Day>> daysOf,
       ToDoubleFunction<UUID> hoursOf) {}
 
   private Book book(UUID engineId, SpringStanding.EngineStanding standing) {
@@ -104,31 +103,34 @@ class LifterReader {
     Map<UUID, LifterRow> all =
         lifters.all().stream()
             .collect(Collectors.toMap(l -> l.id, l -> l, (a, b) -> a, LinkedHashMap::new));
-    Map<UUID, List<RunEntry>> read = new HashMap<>();
-    Map<UUID, Double> elsewhere = new HashMap<>();
+    Map<UUID, List<Exposure.Day>> days = new HashMap<>(Map.of(engineId, daysOf(engineId)));
+    Map<UUID, Double> hours = new HashMap<>(Map.of(engineId, standing.engineHours()));
     return new Book(
-        engineId,
         engine,
         sheet,
         standing,
         LashDrift.of(engine.layout(), rounds.rounds(), rounds.growth(), sheet.drift()),
-        rounds.rounds().stream()
-            .filter(r -> !r.reads().isEmpty())
-            .map(r -> Instant.ofEpochMilli(r.order()))
-            .toList(),
+        Exposure.overRevBetween(daysOf(rounds), days.get(engineId)),
         all,
         lifters.fittingsOf(all.keySet()).stream().collect(Collectors.groupingBy(f -> f.lifterId)),
         lifters.rebuildsOf(all.keySet()).stream().collect(Collectors.groupingBy(r -> r.lifterId)),
         SeenBook.of(inspections.of(engineId), lifters.fittings(engineId)),
-        other -> read.computeIfAbsent(other, this::runsOf),
-        other ->
-            other.equals(engineId)
-                ? standing.engineHours()
-                : elsewhere.computeIfAbsent(other, clock::now));
+        in -> days.computeIfAbsent(in, this::daysOf),
+        in -> hours.computeIfAbsent(in, clock::now));
   }
 
-  private List<RunEntry> runsOf(UUID engineId) {
-    return runs.of(engineId).stream().map(Runs.RunView::run).toList();
+  private List<Exposure.Day> daysOf(UUID engineId) {
+    return runs.of(engineId).stream()
+        .map(Runs.RunView::run)
+        .map(r -> new Exposure.Day(r.date(), r.overRevs(), Maybe.of(r.cycles())))
+        .toList();
+  }
+
+  private static List<LocalDate> daysOf(LashBook.Booked rounds) {
+    return rounds.rounds().stream()
+        .filter(r -> !r.reads().isEmpty())
+        .map(r -> LocalDate.ofInstant(Instant.ofEpochMilli(r.order()), ZoneOffset.UTC))
+        .toList();
   }
 
   /** The valves alone, with the springs already known. */
@@ -251,23 +253,11 @@ class LifterReader {
   }
 
   private static Set<Symptom> symptoms(Book book, Position p) {
-    List<LocalDate> rounds =
-        book.roundsAt().stream().map(at -> LocalDate.ofInstant(at, ZoneOffset.UTC)).toList();
     return Symptom.at(
         book.drift().valves().get(p).signal(),
-        Exposure.overRevBetween(rounds, days(book, book.engineId())),
+        book.overRev(),
         book.seen().last(p, Look.TICK_HOT).map(Grade::level),
         book.standing().springs().stream().anyMatch(s -> s.position().equals(p) && s.readsLow()));
-  }
-
-  private static List<Exposure.Day> days(Book book, UUID engineId) {
-    return book.runsOf().apply(engineId).stream()
-        .map(r -> new Exposure.Day(r.date(), r.overRevs(), maybe(r.cycles())))
-        .toList();
-  }
-
-  private static OptionalDouble maybe(@Nullable Double figure) {
-    return figure == null ? OptionalDouble.empty() : OptionalDouble.of(figure);
   }
 
   private static LifterView view(Book book, LifterRow row, @Nullable LifterFittingRow now) {
@@ -278,7 +268,7 @@ class LifterReader {
     double hours = stays.now(engine -> book.hoursOf().applyAsDouble(UUID.fromString(engine)));
     double at = rebuilds.stream().mapToDouble(r -> r.ownHours).max().orElse(0);
     Exposure exposure =
-        Exposure.of(lives.stream().map(f -> f.through(days(book, f.engineId))).toList());
+        Exposure.of(lives.stream().map(f -> f.through(book.daysOf().apply(f.engineId))).toList());
     Optional<LifterRow> partner = Optional.ofNullable(row.partnerId).map(book.lifters()::get);
     OptionalDouble open =
         now == null ? OptionalDouble.empty() : openLbf(book, Position.parse(now.valve));

@@ -8,6 +8,7 @@ import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
+import shim.app.record.Maybe;
 import shim.core.drift.DriftRules;
 import shim.core.engine.Lifter;
 import tools.jackson.databind.json.JsonMapper;
@@ -40,13 +41,12 @@ public class LifterRules {
     static final LifterRulesSheet BLANK = new LifterRulesSheet(null, null, null, null);
 
     OptionalDouble interval(Lifter kind) {
-      Double hours =
+      return Maybe.of(
           switch (kind) {
             case FLAT_SOLID, BUCKET -> flatHours;
             case ROLLER_SOLID -> rollerSolidHours;
             case FLAT_HYDRAULIC, ROLLER_HYDRAULIC -> hydraulicHours;
-          };
-      return hours == null ? OptionalDouble.empty() : OptionalDouble.of(hours);
+          });
     }
 
     DriftRules drift() {

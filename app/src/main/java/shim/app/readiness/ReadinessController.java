@@ -1,6 +1,7 @@
 package shim.app.readiness;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -61,17 +62,21 @@ class ReadinessController {
   EngineReadiness readiness(@PathVariable UUID id) {
     ReadinessReader.Answer a = reader.of(id);
     Readiness readiness = a.readiness();
-    Double ran = a.ranSinceRound();
+    OptionalDouble ran = a.standing().ranSinceRound();
     return new EngineReadiness(
         readiness.state(),
         a.next().name(),
         a.next().plannedHours(),
-        a.engineHours(),
-        ran == null ? null : new SinceRound(ran, Readiness.stands(ran)),
+        a.standing().engineHours(),
+        ran.isPresent() ? since(ran.getAsDouble()) : null,
         Stream.of(Readiness.Area.values())
             .map(area -> new ReadinessArea(area, readiness.of(area), readiness.count(area)))
             .toList(),
         readiness.reasons().stream().map(ReadinessController::reason).toList());
+  }
+
+  private static SinceRound since(double ranHours) {
+    return new SinceRound(ranHours, Readiness.stands(ranHours));
   }
 
   private static ReadinessReason reason(Readiness.Reason r) {

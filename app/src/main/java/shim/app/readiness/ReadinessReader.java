@@ -1,7 +1,6 @@
 package shim.app.readiness;
 
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -10,6 +9,7 @@ import shim.app.change.OpenWork;
 import shim.app.fatigue.SpringStanding;
 import shim.app.lash.LashBook;
 import shim.app.lifter.LifterStanding;
+import shim.app.record.Maybe;
 import shim.core.readiness.Readiness;
 import shim.core.readiness.Standing;
 
@@ -29,16 +29,8 @@ class ReadinessReader {
     this.work = work;
   }
 
-  /**
-   * The engine's readiness with the event it is asked for.
-   *
-   * @param ranSinceRound hours since the last signed round; null without one
-   */
-  record Answer(
-      Readiness readiness,
-      double engineHours,
-      SpringStanding.Coming next,
-      @Nullable Double ranSinceRound) {}
+  /** How the engine stands before the event it is asked for, and what that makes of it. */
+  record Answer(Standing standing, SpringStanding.Coming next, Readiness readiness) {}
 
   Answer of(UUID engineId) {
     SpringStanding.EngineStanding now = springs.of(engineId);
@@ -51,18 +43,14 @@ class ReadinessReader {
             work.of(engineId).stream().map(ReadinessReader::open).toList(),
             now.springs().stream().map(ReadinessReader::spring).toList(),
             now.empty(),
-            new Standing.Lash(id(rounds.openRound()), hours(rounds.lastHours()), rounds.undone()),
+            new Standing.Lash(
+                id(rounds.openRound()), Maybe.of(rounds.lastHours()), rounds.undone()),
             lifters.of(engineId, now).stream().map(ReadinessReader::lifter).toList());
-    Double last = rounds.lastHours();
-    return new Answer(
-        Readiness.of(standing),
-        now.engineHours(),
-        next,
-        last == null ? null : now.engineHours() - last);
+    return new Answer(standing, next, Readiness.of(standing));
   }
 
   private static Standing.Open open(OpenWork.Open o) {
-    return new Standing.Open(id(o.jobId()), o.words(), hours(o.dueHours()));
+    return new Standing.Open(id(o.jobId()), o.words(), Maybe.of(o.dueHours()));
   }
 
   private static Standing.Spring spring(SpringStanding.Standing s) {
@@ -76,9 +64,5 @@ class ReadinessReader {
 
   private static Optional<String> id(@Nullable UUID id) {
     return Optional.ofNullable(id).map(UUID::toString);
-  }
-
-  private static OptionalDouble hours(@Nullable Double hours) {
-    return hours == null ? OptionalDouble.empty() : OptionalDouble.of(hours);
   }
 }

@@ -3,12 +3,11 @@ package shim.app.running;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.stream.DoubleStream;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import shim.app.record.Maybe;
 import shim.core.running.EngineHours;
 
 /** The hours of an engine, the same for every page. */
@@ -45,7 +44,7 @@ public class EngineClock {
             .map(
                 e ->
                     new EngineHours.Event(
-                        e.id.toString(), e.onDate, e.plannedHours, maybe(e.runHours)))
+                        e.id.toString(), e.name, e.onDate, e.plannedHours, Maybe.of(e.runHours)))
             .toList(),
         runs.stream()
             .map(
@@ -54,9 +53,5 @@ public class EngineClock {
                         r.onDate, r.minutes, Optional.ofNullable(r.eventId).map(UUID::toString)))
             .toList(),
         written);
-  }
-
-  private static OptionalDouble maybe(@Nullable Double hours) {
-    return hours == null ? OptionalDouble.empty() : OptionalDouble.of(hours);
   }
 }

@@ -4,9 +4,7 @@ import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -22,12 +20,10 @@ import shim.core.running.EngineHours;
 @RestController
 class RunController {
   private final Runs runs;
-  private final Events events;
   private final EngineClock clock;
 
-  RunController(Runs runs, Events events, EngineClock clock) {
+  RunController(Runs runs, EngineClock clock) {
     this.runs = runs;
-    this.events = events;
     this.clock = clock;
   }
 
@@ -58,15 +54,17 @@ class RunController {
   @GetMapping("/api/engines/{id}/hours")
   EngineHoursView hours(@PathVariable UUID id) {
     EngineHours hours = clock.of(id);
-    Map<String, String> names =
-        events.of(id).stream().collect(Collectors.toMap(e -> e.id().toString(), e -> e.name()));
-    return new EngineHoursView(
-        hours.now(), spans(hours.past(), names), spans(hours.coming(), names));
+    return new EngineHoursView(hours.now(), spans(hours.past()), spans(hours.coming()));
   }
 
-  private static List<HoursSpan> spans(List<EngineHours.Span> spans, Map<String, String> names) {
+  private static List<HoursSpan> spans(List<EngineHours.Span> spans) {
     return spans.stream()
-        .map(s -> new HoursSpan(s.event().map(names::get).orElse(null), s.fromHours(), s.toHours()))
+        .map(
+            s ->
+                new HoursSpan(
+                    s.event().map(EngineHours.Event::name).orElse(null),
+                    s.fromHours(),
+                    s.toHours()))
         .toList();
   }
 

@@ -14,7 +14,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
@@ -26,6 +25,7 @@ import shim.app.record.Because;
 import shim.app.record.HeightIn;
 import shim.app.record.Hours;
 import shim.app.record.Initials;
+import shim.app.record.Maybe;
 import shim.app.record.Small;
 import shim.app.record.TakenBack;
 import shim.core.engine.Position;
@@ -116,11 +116,8 @@ public class Springs {
     }
 
     private PartHours.Fitting stay() {
-      Double to = fitting.toHours();
       return new PartHours.Fitting(
-          fitting.engineId().toString(),
-          fitting.fromHours(),
-          to == null ? OptionalDouble.empty() : OptionalDouble.of(to));
+          fitting.engineId().toString(), fitting.fromHours(), Maybe.of(fitting.toHours()));
     }
 
     /** It was in when its engine stood at some hours. */

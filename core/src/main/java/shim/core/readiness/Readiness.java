@@ -184,14 +184,13 @@ public record Readiness(State state, List<Reason> reasons) {
     if (lash.openRound().isPresent()) {
       found.add(Reason.of(Code.ROUND_OPEN).linked(lash.openRound()));
     }
-    if (lash.lastHours().isEmpty()) {
+    OptionalDouble ran = now.ranSinceRound();
+    if (ran.isEmpty()) {
       found.add(Reason.of(Code.NO_ROUND));
       return;
     }
-    double ran = now.engineHours() - lash.lastHours().getAsDouble();
-    if (!stands(ran)) {
-      OptionalDouble hours = OptionalDouble.of(ran);
-      found.add(new Reason(Code.RAN_SINCE_ROUND, List.of(), hours, "", Optional.empty()));
+    if (!stands(ran.getAsDouble())) {
+      found.add(new Reason(Code.RAN_SINCE_ROUND, List.of(), ran, "", Optional.empty()));
     }
     lash.undone().forEach(p -> found.add(Reason.at(Code.LEFT_UNDONE, List.of(p))));
   }

@@ -62,6 +62,12 @@ public record Standing(
       boolean looked,
       boolean noisy) {}
 
+  /** Engine hours since the last signed round; empty without one. */
+  public OptionalDouble ranSinceRound() {
+    OptionalDouble last = lash.lastHours();
+    return last.isPresent() ? OptionalDouble.of(engineHours - last.getAsDouble()) : last;
+  }
+
   public Standing {
     open = List.copyOf(open);
     springs = List.copyOf(springs);

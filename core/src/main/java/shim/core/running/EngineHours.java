@@ -28,7 +28,8 @@ public record EngineHours(double now, List<Span> past, List<Span> coming) {
    * @param typedHours hours somebody wrote down for it; empty while it is to come. Its runs count
    *     in their place where there are any.
    */
-  public record Event(String id, LocalDate date, double plannedHours, OptionalDouble typedHours) {}
+  public record Event(
+      String id, String name, LocalDate date, double plannedHours, OptionalDouble typedHours) {}
 
   /**
    * A run.
@@ -46,9 +47,9 @@ public record EngineHours(double now, List<Span> past, List<Span> coming) {
    *
    * @param event empty for a run that belongs to none
    */
-  public record Span(Optional<String> event, double fromHours, double toHours) {}
+  public record Span(Optional<Event> event, double fromHours, double toHours) {}
 
-  private record Stretch(LocalDate date, Optional<String> event, double hours) {}
+  private record Stretch(LocalDate date, Optional<Event> event, double hours) {}
 
   public EngineHours {
     past = List.copyOf(past);
@@ -69,12 +70,12 @@ public record EngineHours(double now, List<Span> past, List<Span> coming) {
     List<Stretch> ran = new ArrayList<>();
     List<Stretch> planned = new ArrayList<>();
     for (Event e : events) {
-      Optional<String> id = Optional.of(e.id());
       Double hours = ofEvent.get(e.id());
       if (hours == null && e.typedHours().isEmpty()) {
-        planned.add(new Stretch(e.date(), id, e.plannedHours()));
+        planned.add(new Stretch(e.date(), Optional.of(e), e.plannedHours()));
       } else {
-        ran.add(new Stretch(e.date(), id, hours == null ? e.typedHours().getAsDouble() : hours));
+        double typed = e.typedHours().orElse(0);
+        ran.add(new Stretch(e.date(), Optional.of(e), hours == null ? typed : hours));
       }
     }
     runs.stream()
@@ -99,7 +100,7 @@ public record EngineHours(double now, List<Span> past, List<Span> coming) {
   /** Hours that an event ran; empty while it is to come. */
   public OptionalDouble ran(String event) {
     return past.stream()
-        .filter(s -> s.event().equals(Optional.of(event)))
+        .filter(s -> s.event().map(Event::id).equals(Optional.of(event)))
         .mapToDouble(s -> s.toHours() - s.fromHours())
         .findFirst();
   }

@@ -1,6 +1,7 @@
 package shim.core.running;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
@@ -8,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
+import org.assertj.core.groups.Tuple;
 import org.junit.jupiter.api.Test;
 import shim.core.running.EngineHours.Event;
 import shim.core.running.EngineHours.Run;
@@ -18,19 +20,26 @@ class EngineHoursTest {
   private static final LocalDate MAY = LocalDate.of(2026, 5, 1);
 
   private static Event typed(String id, int day, double hours) {
-    return new Event(id, MAY.plusDays(day), 1, OptionalDouble.of(hours));
+    return new Event(id, id, MAY.plusDays(day), 1, OptionalDouble.of(hours));
   }
 
   private static Event toCome(String id, int day, double planned) {
-    return new Event(id, MAY.plusDays(day), planned, OptionalDouble.empty());
+    return new Event(id, id, MAY.plusDays(day), planned, OptionalDouble.empty());
   }
 
   private static Run run(int day, double minutes, String event) {
     return new Run(MAY.plusDays(day), minutes, Optional.ofNullable(event));
   }
 
-  private static Span span(String event, double from, double to) {
-    return new Span(Optional.ofNullable(event), from, to);
+  /** A stretch by its event's id, null for a run on its own. */
+  private static Tuple span(String event, double from, double to) {
+    return tuple(event, from, to);
+  }
+
+  private static List<Tuple> line(List<Span> spans) {
+    return spans.stream()
+        .map(s -> tuple(s.event().map(Event::id).orElse(null), s.fromHours(), s.toHours()))
+        .toList();
   }
 
   @Test
@@ -42,8 +51,8 @@ class EngineHoursTest {
             List.of(),
             DoubleStream.of(2.5, 1));
     assertThat(h.now()).isEqualTo(2.5);
-    assertThat(h.past()).containsExactly(span("a", 0, 1.25), span("b", 1.25, 2));
-    assertThat(h.coming()).containsExactly(span("c", 2.5, 4), span("d", 4, 5));
+    assertThat(line(h.past())).containsExactly(span("a", 0, 1.25), span("b", 1.25, 2));
+    assertThat(line(h.coming())).containsExactly(span("c", 2.5, 4), span("d", 4, 5));
   }
 
   @Test
@@ -66,7 +75,8 @@ class EngineHoursTest {
             List.of(typed("a", 1, 1), typed("b", 5, 1)),
             List.of(run(3, 90, null)),
             DoubleStream.of());
-    assertThat(h.past()).containsExactly(span("a", 0, 1), span(null, 1, 2.5), span("b", 2.5, 3.5));
+    assertThat(line(h.past()))
+        .containsExactly(span("a", 0, 1), span(null, 1, 2.5), span("b", 2.5, 3.5));
     assertThat(h.now()).isEqualTo(3.5);
     assertThat(h.ran("c")).isEmpty();
   }

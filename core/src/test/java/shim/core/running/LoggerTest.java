@@ -30,22 +30,23 @@ class LoggerTest {
     assertThat(s.meanHeat().orElseThrow()).isCloseTo(186, within(0.01));
   }
 
+  /** What rows without a temperature add up to: seconds and rpm in turn. */
+  private static LoggerTally.Sum tally(double overRevRpm, double... rows) {
+    LoggerTally t = new LoggerTally(overRevRpm);
+    for (int i = 0; i < rows.length; i += 2) {
+      t.row(rows[i], rows[i + 1], Double.NaN);
+    }
+    return t.sum();
+  }
+
   private static double above(LoggerTally.Sum s, double rpm) {
     return s.bands().stream().filter(b -> b.fromRpm() == rpm).findFirst().orElseThrow().seconds();
   }
 
   @Test
   void gapsAreNoRunningAndSpikesAreLeftOut() {
-    LoggerTally t = new LoggerTally(7000);
-    t.row(0, 3000, Double.NaN);
-    t.row(1, 3000, Double.NaN);
-    t.row(2, 15000, Double.NaN);
-    t.row(3, 3000, Double.NaN);
-    t.row(4, 0, Double.NaN);
-    t.row(5, 3000, Double.NaN);
-    t.row(500, 3000, Double.NaN);
-    t.row(501, 3000, Double.NaN);
-    LoggerTally.Sum s = t.sum();
+    LoggerTally.Sum s =
+        tally(7000, 0, 3000, 1, 3000, 2, 15000, 3, 3000, 4, 0, 5, 3000, 500, 3000, 501, 3000);
     assertThat(s.topRpm()).isEqualTo(3000);
     assertThat(s.overRevs()).isZero();
     assertThat(s.spikes()).isEqualTo(1);
@@ -58,10 +59,7 @@ class LoggerTest {
   @ParameterizedTest
   @CsvSource({"2, 0, 2", "2.01, 1, 0"})
   void aHoleInTheRecordIsLongerThanTwoSeconds(double between, int gaps, double seconds) {
-    LoggerTally t = new LoggerTally(7000);
-    t.row(0, 3000, Double.NaN);
-    t.row(between, 3000, Double.NaN);
-    LoggerTally.Sum s = t.sum();
+    LoggerTally.Sum s = tally(7000, 0, 3000, between, 3000);
     assertThat(s.gaps()).isEqualTo(gaps);
     assertThat(s.hours() * 3600).isCloseTo(seconds, within(1e-9));
   }
@@ -78,11 +76,7 @@ class LoggerTest {
     "6001, 3000, 6000, 0"
   })
   void aSpikeStandsOutFromBothNeighbours(double before, double at, double after, int spikes) {
-    LoggerTally t = new LoggerTally(20_000);
-    t.row(0, before, Double.NaN);
-    t.row(1, at, Double.NaN);
-    t.row(2, after, Double.NaN);
-    LoggerTally.Sum s = t.sum();
+    LoggerTally.Sum s = tally(20_000, 0, before, 1, at, 2, after);
     assertThat(s.spikes()).isEqualTo(spikes);
     assertThat(s.topRpm())
         .isEqualTo(spikes == 0 ? Math.max(at, Math.max(before, after)) : Math.max(before, after));
@@ -90,19 +84,11 @@ class LoggerTest {
 
   @Test
   void runningBeginsAtThreeHundredAndOverRevsAboveTheLimit() {
-    LoggerTally t = new LoggerTally(7000);
-    t.row(0, 300, Double.NaN);
-    t.row(1, 300, Double.NaN);
-    t.row(2, 7000, Double.NaN);
-    t.row(3, 7000, Double.NaN);
-    LoggerTally.Sum s = t.sum();
+    LoggerTally.Sum s = tally(7000, 0, 300, 1, 300, 2, 7000, 3, 7000);
     assertThat(s.hours() * 3600).isCloseTo(3, within(1e-9));
     assertThat(s.overRevs()).as("at the limit is not over it").isZero();
     assertThat(s.secondsOver()).isZero();
-    LoggerTally slow = new LoggerTally(7000);
-    slow.row(0, 299, Double.NaN);
-    slow.row(1, 299, Double.NaN);
-    assertThat(slow.sum().hours()).isZero();
+    assertThat(tally(7000, 0, 299, 1, 299).hours()).isZero();
     assertThatThrownBy(() -> new LoggerTally(0)).hasMessageContaining("0.0 rpm");
     new LoggerTally(20_000).row(0, 20_000, Double.NaN);
     assertThatThrownBy(() -> new LoggerTally(20_001)).hasMessageContaining("20001");
