@@ -30,10 +30,16 @@ export class ApiProblem extends Error {
   }
 }
 
+/** A question that hangs on a dead line is given up, so that the page asks again. */
+const QUESTION_MS = 30_000;
+
 /** Calls go to the page's own origin; `fetch` is looked up at each call so that tests may answer. */
 export const api = createClient<paths>({
   baseUrl: globalThis.location?.origin ?? "http://localhost",
-  fetch: (request) => globalThis.fetch(request),
+  fetch: (request) =>
+    request.method === "GET"
+      ? globalThis.fetch(request, { signal: AbortSignal.timeout(QUESTION_MS) })
+      : globalThis.fetch(request),
 });
 
 /** What went wrong, in the words for a person: the first field's where fields are named. */

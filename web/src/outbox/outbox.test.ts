@@ -1,3 +1,4 @@
+import { QueryClient } from "@tanstack/react-query";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { readHandedOver } from "./handOver";
 import {
@@ -13,6 +14,7 @@ import {
   whenAllSent,
 } from "./outbox";
 import type { Contents } from "./parcel";
+import { receive } from "./receive";
 import { damaged } from "./store";
 import { homeOf, wordsFor } from "./words";
 
@@ -105,6 +107,26 @@ describe("nothing that Shim has not taken is ever thrown away", () => {
     expect(waiting()).toEqual([]);
     const at = (id: string) => line.calls.findIndex((c) => c.url.includes(`/readings/${id}`));
     expect(at("a")).toBeLessThan(at("b"));
+  });
+
+  it.each([
+    [0, "at once, where nothing had answered", 1],
+    [503, "not before its pause, where Shim had said why", 0],
+  ])("after %i goes %s when another question is answered", async (status, _when, calls) => {
+    line.answer = () => (status === 0 ? new TypeError("failed") : json(status, { detail: "full" }));
+    post(reading("a", "18"));
+    await vi.advanceTimersByTimeAsync(12_000);
+    line.answer = () => json(200, { id: "r", valves: [] });
+    line.calls = [];
+    const queries = new QueryClient();
+    const stop = receive(queries);
+    queries.setQueryData(["of its own"], 1);
+    await settle();
+    expect(line.calls, "no answer of Shim").toEqual([]);
+    await queries.fetchQuery({ queryKey: ["job"], queryFn: () => 1 });
+    await settle();
+    expect(line.calls).toHaveLength(calls);
+    stop();
   });
 
   it("waits behind what is held at the same valve, and nothing else does", async () => {

@@ -18,6 +18,8 @@ const listeners = new Set<Listener>();
 const receivers = new Set<Delivered>();
 let pause = FIRST_PAUSE_MS;
 let timer: ReturnType<typeof setTimeout> | undefined;
+/** The last thing sent got no answer at all. */
+let unheard = false;
 
 /** What waits now; the same list until something changes. */
 export function waiting(): boxes.Box {
@@ -105,6 +107,11 @@ export function kick() {
   work();
 }
 
+/** Shim has answered another question: what got no answer need not sit out its pause. */
+export function heardFromShim() {
+  if (timer !== undefined && unheard) kick();
+}
+
 function work() {
   clearTimeout(timer);
   timer = undefined;
@@ -129,6 +136,7 @@ async function send(parcel: Parcel) {
   } catch (e) {
     onTheWay.delete(parcel.key);
     const status = e instanceof ApiProblem ? e.status : 0;
+    unheard = status === 0;
     const words = status === 401 || status === 403 ? WANTS_ITS_KEY : (wordsOf(e) ?? "");
     tryToKeep(() => change((b) => boxes.refused(b, parcel.key, { status, words })));
     if (boxes.waitsForAPerson(status)) work();
@@ -175,6 +183,7 @@ export function reopen() {
   onTheWay.clear();
   listeners.clear();
   receivers.clear();
+  unheard = false;
   pause = FIRST_PAUSE_MS;
   box = undefined;
 }

@@ -1,12 +1,22 @@
 import type { QueryClient } from "@tanstack/react-query";
 import { danger, engine, job, round, springTest } from "../api/queries";
 import type { Reply } from "./calls";
-import { onDelivered } from "./outbox";
+import { heardFromShim, onDelivered } from "./outbox";
 import type { Parcel } from "./parcel";
 
-/** What Shim answers to a parcel goes where pages read it, whichever page is open. */
+/**
+ * What Shim answers to a parcel goes where pages read it, whichever page is open; and whatever page
+ * gets an answer, what waits goes off at once.
+ */
 export function receive(queries: QueryClient): () => void {
-  return onDelivered((parcel, reply) => take(queries, parcel, reply));
+  const deaf = onDelivered((parcel, reply) => take(queries, parcel, reply));
+  const unwatched = queries.getQueryCache().subscribe((event) => {
+    if (event.type === "updated" && event.action.type === "success" && !event.action.manual) heardFromShim();
+  });
+  return () => {
+    deaf();
+    unwatched();
+  };
 }
 
 function take(queries: QueryClient, parcel: Parcel, reply: Reply) {
