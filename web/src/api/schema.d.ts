@@ -1868,6 +1868,8 @@ export interface components {
         };
         Look: {
             /** @enum {string} */
+            about?: "SEEN" | "NOT_DONE" | "LEFT_OUT" | "DRIFT" | "TOGETHER";
+            /** @enum {string} */
             weight: "FIRST" | "SOON" | "KNOW";
             /** @description a valve, such as 3E or 3I1 */
             position?: string;
@@ -2248,7 +2250,7 @@ export interface components {
         };
         Done: {
             /** @enum {string} */
-            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "LASH" | "COUNTED" | "PARK" | "RESUME" | "ABANDON" | "SIGN";
+            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "LASH" | "COUNTED" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
             step: string;
             /** Format: int32 */
             cylinder?: number;
@@ -2391,7 +2393,7 @@ export interface components {
         };
         Otherwise: {
             /** @enum {string} */
-            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "LASH" | "COUNTED" | "PARK" | "RESUME" | "ABANDON" | "SIGN";
+            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "LASH" | "COUNTED" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
             /** Format: int32 */
             cylinder?: number;
             /** @description a valve, such as 3E or 3I1 */
@@ -2415,7 +2417,7 @@ export interface components {
         Step: {
             id: string;
             /** @enum {string} */
-            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "LASH" | "COUNTED" | "PARK" | "RESUME" | "ABANDON" | "SIGN";
+            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "LASH" | "COUNTED" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
             /** Format: int32 */
             cylinder?: number;
             /** @description a valve, such as 3E or 3I1 */
@@ -2462,7 +2464,7 @@ export interface components {
         };
         ActEntry: {
             /** @enum {string} */
-            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "LASH" | "COUNTED" | "PARK" | "RESUME" | "ABANDON" | "SIGN";
+            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "LASH" | "COUNTED" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
             step?: string;
             /** Format: int32 */
             cylinder?: number;
@@ -3265,6 +3267,12 @@ export interface components {
             lockWanted: boolean;
             curves: components["schemas"]["AirCurve"][];
         };
+        ComesOff: {
+            /** @enum {string} */
+            part: "PLUGS" | "COVERS" | "INTAKE" | "ROCKERS_AND_PUSHRODS" | "ROCKERS_OR_BUCKETS";
+            /** Format: int32 */
+            cylinder?: number;
+        };
         JobPlanView: {
             /** @enum {string} */
             hold: "AIR" | "PISTON" | "ROPE" | "BLOCK";
@@ -3278,7 +3286,7 @@ export interface components {
             /** @enum {string} */
             order: "CYLINDER_BY_CYLINDER" | "ALL_SPRINGS_FIRST";
             layOut: components["schemas"]["LayOut"][];
-            comesOff: string[];
+            comesOff: components["schemas"]["ComesOff"][];
             cautions: string[];
             /** Format: double */
             minutes?: number;
@@ -3304,7 +3312,14 @@ export interface components {
             spring: string;
             mark: string;
             setName?: string;
-            words: string;
+            /** Format: double */
+            loadLbf?: number;
+            /** Format: double */
+            heightIn: number;
+            /** Format: double */
+            hours: number;
+            /** Format: double */
+            playIn?: number;
         };
         PlannedValve: {
             /** @description a valve, such as 3E or 3I1 */
@@ -3512,7 +3527,7 @@ export interface components {
         Problem: {
             field: string;
             /** @enum {string} */
-            weight: "REFUSED" | "ASKED";
+            weight: "MISSING" | "REFUSED" | "ASKED";
             message: string;
         };
         SpringSheetReading: {
@@ -4433,7 +4448,7 @@ export interface components {
             /** Format: double */
             toHours: number;
         };
-        Danger: {
+        DangerView: {
             /** Format: uuid */
             jobId: string;
             engineName: string;
@@ -6960,7 +6975,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Danger"][];
+                    "*/*": components["schemas"]["DangerView"][];
                 };
             };
         };

@@ -85,7 +85,7 @@ function Asked({ of, onDo, onClose }: AskedProps) {
           cylinder: of.cylinder,
           valve: of.valve,
           figure: number ? value : undefined,
-          word: number ? of.word : `${of.word ?? ""}${text.trim()}`,
+          word: number ? of.word : text.trim(),
         });
       }}
     >

@@ -1,8 +1,9 @@
 import type { Schemas, Valve } from "../../api/client";
+import { useSettings } from "../../shell/settings";
 import { Check, Select } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { AirDrawing } from "./AirDrawing";
-import { itemText } from "./steps";
+import { comesOffText, itemText, offerText } from "./steps";
 
 interface PlanPartsProps {
   plan: Schemas["JobPlanView"];
@@ -62,7 +63,7 @@ export function PlanParts({ plan, asked, onAsked, onOrder, lock, onLock }: PlanP
         {plan.comesOff.length > 0 && (
           <p>
             <span className="text-muted">Comes off: </span>
-            {plan.comesOff.join(", ")}
+            {plan.comesOff.map(comesOffText).join(", ")}
           </p>
         )}
         <p>
@@ -86,10 +87,11 @@ interface SpringChoiceProps {
 }
 
 function SpringChoice({ planned, asked, onAsked }: SpringChoiceProps) {
+  const { unit } = useSettings();
   if (!asked) return null;
   const value = asked.sameAgain ? "same" : (asked.spring ?? planned.newSpringId ?? "same");
   const options = [
-    ...planned.offers.map((o) => [o.spring, `${o.mark}: ${o.words}`] as const),
+    ...planned.offers.map((o) => [o.spring, `${o.mark}: ${offerText(o, unit)}`] as const),
     ["same", `${planned.oldSpring} goes back in`] as const,
   ];
   return (

@@ -1,11 +1,13 @@
 import { describe, expect, it } from "vitest";
 import {
   asksOf,
+  comesOffText,
   entered,
   itemText,
   type JobState,
   type JobStep,
   jobFaces,
+  offerText,
   proposal,
   sinceText,
 } from "./steps";
@@ -85,5 +87,24 @@ describe("a job on the plan", () => {
     expect(sinceText("2026-06-01T12:00:00Z", Date.parse("2026-06-01T16:00:00Z"))).toBe("for 4 h");
     expect(sinceText("2026-06-01T12:00:00Z", Date.parse("2026-06-01T12:00:20Z"))).toBe("just now");
     expect(sinceText(undefined, 0)).toBe("");
+  });
+});
+
+describe("words of a plan", () => {
+  const offer = { spring: "s", mark: "N-2", heightIn: 1.95, hours: 0 };
+  it("tells a spring from stock in the units on screen", () => {
+    expect(offerText({ ...offer, loadLbf: 216, hours: 2.25, playIn: 0.012 }, "thou")).toBe(
+      "216 lbf at 1.950 in, 2.3 h run, 0.012 in play in the pocket",
+    );
+    expect(offerText({ ...offer, loadLbf: 216, playIn: -0.01 }, "mm")).toBe(
+      "961 N at 49.53 mm, new, 0.25 mm too wide for the pocket",
+    );
+    expect(offerText({ ...offer, playIn: 0 }, "thou")).toBe("new");
+  });
+  it("names what comes off with its cylinder", () => {
+    expect(comesOffText({ part: "COVERS" })).toBe("valve covers");
+    expect(comesOffText({ part: "ROCKERS_AND_PUSHRODS", cylinder: 3 })).toBe(
+      "rockers and pushrods of cylinder 3",
+    );
   });
 });

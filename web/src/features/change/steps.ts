@@ -1,7 +1,7 @@
 import type { Schemas } from "../../api/client";
 import type { ValveFace } from "../../plan/ValvePlan";
 import { type LashUnit, readGap, readTurns } from "../../units/lash";
-import { heightText, readHeight } from "../../units/load";
+import { heightText, heightUnit, loadText, loadUnit, readHeight } from "../../units/load";
 
 export type JobStep = Schemas["Step"];
 export type JobState = Schemas["JobState"];
@@ -120,3 +120,28 @@ export function sinceText(since: string | undefined, now: number): string {
       ? `for ${minutes} min`
       : `for ${Math.floor(minutes / 60)} h`;
 }
+
+/** A spring from stock: what it reads where it would stand, how long it has run, how it fits. */
+export function offerText(offer: Schemas["Offer"], unit: LashUnit): string {
+  const size = (inch: number) => `${heightText(Math.abs(inch), unit)} ${heightUnit(unit)}`;
+  const { loadLbf, heightIn, hours, playIn = 0 } = offer;
+  return [
+    loadLbf !== undefined && `${loadText(loadLbf, unit, 0)} ${loadUnit(unit)} at ${size(heightIn)}`,
+    hours > 0 ? `${hours.toFixed(1)} h run` : "new",
+    playIn < 0 && `${size(playIn)} too wide for the pocket`,
+    playIn > 0 && `${size(playIn)} play in the pocket`,
+  ]
+    .filter(Boolean)
+    .join(", ");
+}
+
+const COMES_OFF: Record<Schemas["ComesOff"]["part"], string> = {
+  PLUGS: "plugs",
+  COVERS: "valve covers",
+  INTAKE: "intake",
+  ROCKERS_AND_PUSHRODS: "rockers and pushrods",
+  ROCKERS_OR_BUCKETS: "rockers or buckets",
+};
+
+export const comesOffText = ({ part, cylinder }: Schemas["ComesOff"]) =>
+  cylinder === undefined ? COMES_OFF[part] : `${COMES_OFF[part]} of cylinder ${cylinder}`;

@@ -59,10 +59,6 @@ function useLater<T>(value: T, ms: number): T {
   return later;
 }
 
-/** A missing box is only reproached once keeping was tried; anything wrong is said at once. */
-const isBlank = (message: string) =>
-  /is missing|give the engine|^choose|^write|no (intake|exhaust) duration|^give LSA/.test(message);
-
 function Setup({ unit, start, stored, draftKey }: SetupProps) {
   const navigate = useNavigate();
   const queries = useQueryClient();
@@ -187,6 +183,7 @@ function Setup({ unit, start, stored, draftKey }: SetupProps) {
   );
 }
 
+/** A missing box is only reproached once keeping was tried; anything wrong is said at once. */
 function saidOf(
   problems: Schemas["Problem"][],
   unreadable: { field: string; message: string }[],
@@ -195,7 +192,7 @@ function saidOf(
   const said: Said = { errors: {}, asks: {} };
   for (const p of problems) {
     if (p.weight === "ASKED") said.asks[p.field] ??= p.message;
-    else if (tried || !isBlank(p.message)) said.errors[p.field] ??= p.message;
+    else if (tried || p.weight !== "MISSING") said.errors[p.field] ??= p.message;
   }
   for (const u of unreadable) said.errors[u.field] = u.message;
   return said;

@@ -102,7 +102,7 @@ function FirstLooks({ round }: { round: Round }) {
   if (looks.error && !looks.data) return <Problem error={looks.error} />;
   if (!looks.data) return <Waiting />;
   const { now, onTheDay } = looks.data;
-  const open = now.filter((l) => !l.words.endsWith("was not done"));
+  const open = now.filter((l) => l.about !== "NOT_DONE");
   const notDone = now.length - open.length;
   return (
     <section className="grid gap-2" aria-label="Look at first">

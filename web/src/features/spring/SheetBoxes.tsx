@@ -60,8 +60,10 @@ export function SheetBoxes({ of, refused }: SheetBoxesProps) {
   const { unit } = useSettings();
   const { sheet, form, setForm, typed, setTyped, begun } = of;
   const read = useQuery(sheetOfSpring(sheet)).data;
-  const wrong = (f: string, weight: "REFUSED" | "ASKED") =>
-    begun ? read?.problems.find((p) => p.field.startsWith(f) && p.weight === weight)?.message : undefined;
+  const said = (f: string, asked: boolean) =>
+    begun
+      ? read?.problems.find((p) => p.field.startsWith(f) && (p.weight === "ASKED") === asked)?.message
+      : undefined;
   const box = (key: string, label: string, field: string, text = false) => (
     <Field
       label={label}
@@ -69,8 +71,8 @@ export function SheetBoxes({ of, refused }: SheetBoxesProps) {
       inputMode={text ? "text" : "decimal"}
       className={text ? "" : "num text-lg"}
       onChange={(e) => setTyped({ ...typed, [key]: e.target.value })}
-      error={refused ? wrong(field, "REFUSED") : undefined}
-      ask={wrong(field, "ASKED")}
+      error={refused ? said(field, false) : undefined}
+      ask={said(field, true)}
     />
   );
   const inch = heightUnit(unit);

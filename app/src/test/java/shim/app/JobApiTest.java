@@ -159,8 +159,8 @@ class JobApiTest extends ApiTest {
     load(test, "\"valve\":\"5E\"", 217);
     String plan = text(post("/api/engines/" + engine + "/job-plan", ask("AIR", valve("3E"))));
     assertThat((String) JsonPath.read(plan, "$.valves[0].newSpring")).isEqualTo(mark);
-    assertThat((String) JsonPath.read(plan, "$.valves[0].offers[0].words"))
-        .startsWith("216 lbf at 1.950");
+    assertThat((Double) JsonPath.read(plan, "$.valves[0].offers[0].loadLbf")).isEqualTo(216);
+    assertThat((Double) JsonPath.read(plan, "$.valves[0].offers[0].heightIn")).isEqualTo(1.95);
   }
 
   private void load(String test, String which, double lbf) {
@@ -300,12 +300,17 @@ class JobApiTest extends ApiTest {
   void aMissingPartIsOrderedAndTheJobParksWithWhatIsOpen() {
     String view = walkTo(begin(), "leg0:BAR");
     Map<String, Object> park = entry(view, "PARK");
-    park.put("word", "on order: intake seals");
+    park.put("word", "delivery");
     park.put("figure", 90);
-    String parked = text(act(park));
+    String waits = text(act(park));
+    assertThat((String) JsonPath.read(waits, "$.state.parked.until")).isNotNull();
+    assertThat(get("/api/engines/" + engine + "/open-items")).bodyText().isEqualTo("[]");
+    String back = text(act(entry(waits, "RESUME")));
+    Map<String, Object> order = entry(back, "ORDER");
+    order.put("word", "intake seals");
+    String parked = text(act(order));
     assertThat((String) JsonPath.read(parked, "$.state.parked.why"))
         .isEqualTo("on order: intake seals");
-    assertThat((String) JsonPath.read(parked, "$.state.parked.until")).isNotNull();
     assertThat(act(entry(parked, "ACCEPT"))).hasStatus(422);
     assertThat(get("/api/engines/" + engine + "/open-items"))
         .bodyJson()

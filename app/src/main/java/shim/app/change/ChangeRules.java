@@ -9,6 +9,8 @@ import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
+import shim.core.change.AirHold;
+import shim.core.change.Danger;
 import shim.core.change.JobPlan;
 import shim.core.change.Route;
 import shim.core.change.Schools;
@@ -55,15 +57,15 @@ public class ChangeRules {
             null, null, null, null, null, null, null, null, null, null, null, null);
 
     double usualPsi() {
-      return psi == null ? 80 : psi;
+      return psi == null ? AirHold.USUAL_PSI : psi;
     }
 
     double usualTurnsAt() {
-      return turnsAtLbfFt == null ? 12 : turnsAtLbfFt;
+      return turnsAtLbfFt == null ? AirHold.USUAL_TURNS_AT : turnsAtLbfFt;
     }
 
     double usualWarnAfter() {
-      return warnAfterMinutes == null ? 20 : warnAfterMinutes;
+      return warnAfterMinutes == null ? Danger.USUAL_WARN_AFTER : warnAfterMinutes;
     }
 
     Schools schools() {
@@ -90,7 +92,8 @@ public class ChangeRules {
   @Transactional
   public ChangeRulesSheet put(UUID engineId, ChangeRulesSheet sheet, @Nullable String who) {
     engines.get(engineId);
-    Refusal.outside("psi", sheet.psi(), 20, 200, "air of 20 to 200 psi");
+    Refusal.outside(
+        "psi", sheet.psi(), AirHold.LEAST_PSI, AirHold.MOST_PSI, "air of 20 to 200 psi");
     Refusal.outside("turnsAtLbfFt", sheet.turnsAtLbfFt(), 1, 200, "1 to 200 lbf·ft");
     Refusal.outside("warnAfterMinutes", sheet.warnAfterMinutes(), 1, 600, "1 to 600 minutes");
     Refusal.outside("gaugeLowIn", sheet.gaugeLowIn(), 0.5, 6, "0.5 to 6 in");

@@ -1,24 +1,26 @@
 package shim.app.change;
 
-import java.util.Collections;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import shim.app.http.Refusal;
 import shim.app.lash.Form;
 import shim.app.lash.Phase;
 import shim.app.lash.Rounds;
+import shim.app.record.Maybe;
 import shim.app.spring.Springs;
 import shim.core.change.Act;
 import shim.core.change.Done;
 import shim.core.change.Job;
 import shim.core.change.JobPlan;
+import shim.core.change.StaysOpen;
 import shim.core.change.ValveState;
 import shim.core.crank.School;
 import shim.core.engine.Position;
@@ -26,9 +28,6 @@ import shim.core.engine.Position;
 /** What an act means for the other records: parts change hands, lash is read, items stay open. */
 @Component
 class HandOver {
-  /** Break-in springs: the inner goes back after so many hours. Common practice, no source. */
-  private static final double BREAK_IN_HOURS = 1;
-
   private final Springs springs;
   private final Rounds rounds;
   private final OpenItems items;
@@ -59,12 +58,12 @@ class HandOver {
         change(row, planned, p, m, done);
       }
       case LASH -> lash(row, planned, done);
-      case PARK -> park(row, done);
+      case ORDER -> ordered(row, done);
       case ABANDON ->
           open(
               row,
               "abandoned",
-              OpenItems.Kind.UNFINISHED,
+              StaysOpen.Kind.UNFINISHED,
               "job ended unfinished: " + done.word(),
               null,
               done.hand());
@@ -222,23 +221,16 @@ class HandOver {
   private void open(
       JobRow row,
       String thing,
-      OpenItems.Kind kind,
+      StaysOpen.Kind kind,
       String words,
       @Nullable Double dueHours,
       String hand) {
     items.open(Jobs.named(row.id, thing), row.engineId, row.id, kind, words, dueHours, hand);
   }
 
-  private void park(JobRow row, Done done) {
-    if (String.valueOf(done.word()).startsWith(JobShow.ORDER)) {
-      open(
-          row,
-          "order " + done.at(),
-          OpenItems.Kind.ORDER,
-          String.valueOf(done.word()),
-          null,
-          done.hand());
-    }
+  private void ordered(JobRow row, Done done) {
+    String words = "on order: " + done.word();
+    open(row, "order " + done.at(), StaysOpen.Kind.ORDER, words, null, done.hand());
   }
 
   private void signed(JobRow row, JobPlanner.Planned planned, Job job, Done done) {
@@ -248,72 +240,53 @@ class HandOver {
           new Rounds.SignOff(done.hand(), null, "with a spring change", null),
           done.at());
     }
-    if (planned.plan().kind() != JobPlan.Kind.IN_CAR) {
-      innerOut(row, planned, done);
-      return;
-    }
-    open(
-        row,
-        "recheck",
-        OpenItems.Kind.RECHECK,
-        "re-check lash after the first heat cycle: "
-            + String.join(
-                " ", planned.plan().valves().stream().map(w -> w.valve().toString()).toList()),
-        row.engineHours + 0.5,
-        done.hand());
-    planned.ask().valves().stream()
-        .filter(JobPlanner.AskedValve::standIn)
+    List<Position> standIns =
+        planned.ask().valves().stream()
+            .filter(JobPlanner.AskedValve::standIn)
+            .map(JobPlanner.AskedValve::valve)
+            .toList();
+    OptionalDouble breakIn = Maybe.of(planned.ask().breakInHours());
+    StaysOpen.afterSigning(planned.plan(), row.engineHours, standIns, sets(row.engineId), breakIn)
         .forEach(
-            v ->
-                open(
-                    row,
-                    "stand-in " + v.valve(),
-                    OpenItems.Kind.STAND_IN,
-                    v.valve() + " runs a stand-in spring until the right one comes",
-                    null,
-                    done.hand()));
-    odd(row, done);
-    innerOut(row, planned, done);
+            o -> open(row, thing(o), o.kind(), words(o), Maybe.orNull(o.dueHours()), done.hand()));
   }
 
-  /** Valves whose spring is of another set than most: open until the set is whole again. */
-  private void odd(JobRow row, Done done) {
-    Map<Position, Springs.StoredFitting> fitted = springs.fitted(row.engineId);
+  /** Which set's spring stands at each valve now. */
+  private Map<Position, String> sets(UUID engineId) {
     Map<Position, String> sets = new TreeMap<>();
-    fitted.forEach(
-        (p, f) ->
-            sets.put(
-                p,
-                Objects.requireNonNullElse(
-                    springs.get(f.fitting().springId()).spring().setName(), "no set")));
-    String most =
-        sets.values().stream()
-            .max(Comparator.comparingInt(s -> Collections.frequency(sets.values(), s)))
-            .orElse("");
-    sets.forEach(
-        (p, set) -> {
-          if (!set.equals(most)) {
-            open(
-                row,
-                "odd " + p,
-                OpenItems.Kind.ODD,
-                p + " runs a spring of " + set + " among " + most,
-                null,
-                done.hand());
-          }
-        });
+    springs
+        .fitted(engineId)
+        .forEach(
+            (p, f) ->
+                sets.put(
+                    p,
+                    Objects.requireNonNullElse(
+                        springs.get(f.fitting().springId()).spring().setName(), "no set")));
+    return sets;
   }
 
-  private void innerOut(JobRow row, JobPlanner.Planned planned, Done done) {
-    if (planned.plan().drive().innerOut()) {
-      open(
-          row,
-          "inner",
-          OpenItems.Kind.INNER_OUT,
-          "inner springs are out for the break-in: put them back",
-          row.engineHours
-              + Objects.requireNonNullElse(planned.ask().breakInHours(), BREAK_IN_HOURS),
-          done.hand());
-    }
+  /** Its name in the job. */
+  private static String thing(StaysOpen o) {
+    return switch (o.kind()) {
+      case RECHECK -> "recheck";
+      case STAND_IN -> "stand-in " + o.valves().get(0);
+      case ODD -> "odd " + o.valves().get(0);
+      case INNER_OUT -> "inner";
+      case ORDER, UNFINISHED -> throw new IllegalArgumentException("not by signing: " + o.kind());
+    };
+  }
+
+  private static String words(StaysOpen o) {
+    String valves = o.valves().stream().map(Position::toString).collect(Collectors.joining(" "));
+    return switch (o.kind()) {
+      case RECHECK -> "re-check lash after the first heat cycle: " + valves;
+      case STAND_IN -> valves + " runs a stand-in spring until the right one comes";
+      case ODD -> {
+        StaysOpen.Odd odd = o.odd().orElseThrow();
+        yield valves + " runs a spring of " + odd.set() + " among " + odd.among();
+      }
+      case INNER_OUT -> "inner springs are out for the break-in: put them back";
+      case ORDER, UNFINISHED -> throw new IllegalArgumentException("not by signing: " + o.kind());
+    };
   }
 }

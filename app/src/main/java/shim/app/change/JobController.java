@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import shim.app.change.JobViews.Danger;
+import shim.app.change.JobViews.DangerView;
 import shim.app.change.JobViews.JobLine;
 import shim.app.change.JobViews.JobView;
 import shim.app.record.Because;
@@ -24,6 +24,7 @@ import shim.app.record.Initials;
 import shim.app.record.Photos;
 import shim.core.change.Route;
 import shim.core.change.Schools;
+import shim.core.change.StaysOpen;
 
 /** Spring changes. Every act answers with the whole job as it then stands. */
 @RestController
@@ -57,7 +58,7 @@ class JobController {
 
   /** An item written down by hand. */
   record ItemOpened(
-      OpenItems.@NotNull Kind kind,
+      StaysOpen.@NotNull Kind kind,
       @NotNull String words,
       @Hours @Nullable Double dueHours,
       @Initials String hand) {}
@@ -162,7 +163,7 @@ class JobController {
 
   /** Every valve of the team that nothing but its hold keeps up. */
   @GetMapping("/api/danger")
-  List<Danger> danger() {
+  List<DangerView> danger() {
     return reader.dangers();
   }
 

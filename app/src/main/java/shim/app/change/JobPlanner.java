@@ -19,13 +19,17 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
 import shim.app.http.Refusal;
+import shim.app.record.Maybe;
 import shim.app.spring.Pockets;
 import shim.app.spring.Springs;
 import shim.core.change.Act;
+import shim.core.change.AirHold;
+import shim.core.change.ComesOff;
 import shim.core.change.CrankSlide;
 import shim.core.change.Hold;
 import shim.core.change.Item;
 import shim.core.change.JobPlan;
+import shim.core.change.Pace;
 import shim.core.change.Route;
 import shim.core.change.Script;
 import shim.core.crank.CrankModel;
@@ -35,15 +39,12 @@ import shim.core.engine.EngineSheet;
 import shim.core.engine.HeatState;
 import shim.core.engine.Lifter;
 import shim.core.engine.Position;
-import shim.core.stats.Robust;
 import tools.jackson.databind.json.JsonMapper;
 
 /** From what is wanted to a plan: springs, holds, route, what to lay out and how long it takes. */
 @Service
 @Transactional(readOnly = true)
 class JobPlanner {
-  private static final int CURVE_TO_DEG = 40;
-
   private final Engines engines;
   private final Springs springs;
   private final Stock stock;
@@ -154,7 +155,7 @@ class JobPlanner {
       Map<Route.School, Route> routes,
       Route.School order,
       List<LayOut> layOut,
-      List<String> comesOff,
+      List<ComesOff> comesOff,
       List<String> cautions,
       @Nullable Double minutes,
       int steps) {}
@@ -178,7 +179,7 @@ class JobPlanner {
         plan.hold().says(),
         valves(known, shelf, planned),
         stored.engine().layout().sharedTdc(),
-        ask.hold() == Hold.AIR ? air(stored.sheet(), engineId, ask) : null,
+        ask.hold() == Hold.AIR ? airView(stored.sheet(), engineId, ask) : null,
         routes,
         plan.route().school(),
         script.steps().stream()
@@ -186,23 +187,10 @@ class JobPlanner {
             .map(s -> new LayOut(Item.valueOf(String.valueOf(s.word())), s.figure().intValue()))
             .filter(l -> l.count() > 0)
             .toList(),
-        comesOff(plan),
+        ComesOff.of(plan),
         Script.cautions(plan),
-        minutes(engineId, plan.valves().size()),
+        Maybe.orNull(minutes(engineId, plan.valves().size())),
         script.steps().size());
-  }
-
-  private static List<String> comesOff(JobPlan plan) {
-    if (plan.kind() != JobPlan.Kind.IN_CAR) {
-      return List.of();
-    }
-    List<String> off = new ArrayList<>(List.of("plugs", "valve covers"));
-    if (plan.drive().intakeOff()) {
-      off.add("intake");
-    }
-    String rods = plan.drive().pushrods() ? "rockers and pushrods" : "rockers or buckets";
-    plan.cylinders().forEach(c -> off.add(rods + " of cylinder " + c));
-    return off;
   }
 
   Planned plan(UUID engineId, JobAsk ask) {
@@ -226,19 +214,16 @@ class JobPlanner {
     ChangeRules.ChangeRulesSheet sheet = rules.of(engineId);
     Map<String, UUID> marks = new HashMap<>();
     List<JobPlan.Work> works = works(known, shelf, engine, ask, sheet, marks);
-    double psi = ask.psi() == null ? sheet.usualPsi() : ask.psi();
+    AirHold air = air(stored.sheet(), sheet, ask);
     if (ask.headIn() != null && !(ask.headIn() >= 0.5 && ask.headIn() <= 3)) {
       throw Refusal.invalid("headIn", "a valve's head is 0.5 to 3 in wide");
-    }
-    if (!(psi >= 20 && psi <= 200)) {
-      throw Refusal.invalid("psi", "air of 20 to 200 psi");
     }
     JobPlan plan =
         new JobPlan(
             ask.kind(),
             ask.hold(),
-            psi,
-            ask.crankLock() == null ? lockWanted(stored.sheet(), sheet, ask) : ask.crankLock(),
+            air.psi(),
+            ask.crankLock() == null ? lockWanted(air, ask) : ask.crankLock(),
             route(engine, ask, order(ask, sheet)),
             new TreeMap<>(engine.layout().compressionTdcDeg()),
             works,
@@ -328,18 +313,9 @@ class JobPlanner {
         ask.kind() == JobPlan.Kind.ASSEMBLE ? "" : old,
         next.map(s -> s.spring().mark()).orElse(old),
         v.newSeal(),
-        pieces(pocket.fitting().shims()),
+        JobPlan.Work.pieces(pocket.fitting().shims()),
         new JobPlan.Height(
             pocket.targetIn(), known.toleranceIn(), sheet.gaugeLowIn(), sheet.gaugeHighIn()));
-  }
-
-  /** Pieces in a stack as it is written: figures one after another. */
-  private static int pieces(@Nullable String shims) {
-    if (shims == null) {
-      return 0;
-    }
-    return (int)
-        Stream.of(shims.strip().split("[\\s+;]+")).filter(s -> s.matches(".*\\d.*")).count();
   }
 
   private Optional<Springs.StoredSpring> next(
@@ -351,7 +327,7 @@ class JobPlanner {
       }
       return Optional.of(asked);
     }
-    return shelf.bestFirst(pocket).stream().filter(s -> !taken.contains(s.id())).findFirst();
+    return shelf.springsFor(pocket).stream().filter(s -> !taken.contains(s.id())).findFirst();
   }
 
   private static List<PlannedValve> valves(
@@ -373,42 +349,38 @@ class JobPlanner {
         .toList();
   }
 
-  private @Nullable AirView air(EngineSheet sheet, UUID engineId, JobAsk ask) {
-    Optional<CrankSlide> slide = slide(sheet);
-    if (slide.isEmpty()) {
+  private @Nullable AirView airView(EngineSheet sheet, UUID engineId, JobAsk ask) {
+    AirHold air = air(sheet, rules.of(engineId), ask);
+    if (air.slide().isEmpty()) {
       return null;
     }
-    ChangeRules.ChangeRulesSheet team = rules.of(engineId);
-    double psi = ask.psi() == null ? team.usualPsi() : ask.psi();
-    double off = off(ask);
+    CrankSlide slide = air.slide().get();
+    double psi = air.psi();
     return new AirView(
         psi,
-        off,
-        slide.get().torqueLbfFt(psi, off),
-        slide.get().belowTdcIn(off),
-        slide.get().forceLbf(psi),
-        slide.get().holdsWithinDeg(psi, team.usualTurnsAt()),
+        air.offDeg(),
+        slide.torqueLbfFt(psi, air.offDeg()),
+        slide.belowTdcIn(air.offDeg()),
+        slide.forceLbf(psi),
+        slide.holdsWithinDeg(psi, air.turnsAtLbfFt()),
         ask.headIn() == null ? null : CrankSlide.valveForceLbf(psi, ask.headIn()),
-        lockWanted(sheet, team, ask),
+        lockWanted(air, ask),
         Stream.concat(Stream.of(psi), Stream.of(50.0, 100.0).filter(p -> p != psi))
-            .map(p -> new AirCurve(p, slide.get().curve(p, CURVE_TO_DEG)))
+            .map(p -> new AirCurve(p, slide.curve(p, AirHold.MOST_OFF_DEG)))
             .toList());
   }
 
-  /** How far off TDC a person finds it by eye when nothing better is said, degrees; from memory. */
-  private static double off(JobAsk ask) {
-    return ask.offDeg() == null ? 3 : Math.min(CURVE_TO_DEG, Math.abs(ask.offDeg()));
+  private static AirHold air(EngineSheet sheet, ChangeRules.ChangeRulesSheet team, JobAsk ask) {
+    double psi = ask.psi() == null ? team.usualPsi() : ask.psi();
+    if (!AirHold.sound(psi)) {
+      throw Refusal.invalid("psi", "air of 20 to 200 psi");
+    }
+    double off = ask.offDeg() == null ? AirHold.USUAL_OFF_DEG : ask.offDeg();
+    return new AirHold(slide(sheet), psi, off, team.usualTurnsAt());
   }
 
-  private static boolean lockWanted(
-      EngineSheet sheet, ChangeRules.ChangeRulesSheet team, JobAsk ask) {
-    if (ask.hold() != Hold.AIR) {
-      return false;
-    }
-    double psi = ask.psi() == null ? team.usualPsi() : ask.psi();
-    return slide(sheet)
-        .map(s -> s.torqueLbfFt(psi, off(ask)) > team.usualTurnsAt() / 2)
-        .orElse(true);
+  private static boolean lockWanted(AirHold air, JobAsk ask) {
+    return ask.hold() == Hold.AIR && air.lockWanted();
   }
 
   private static Optional<CrankSlide> slide(EngineSheet sheet) {
@@ -423,15 +395,13 @@ class JobPlanner {
     }
   }
 
-  /** Median minutes a valve of this engine's finished jobs, times the valves. */
-  private @Nullable Double minutes(UUID engineId, int valves) {
-    List<Double> each =
+  private OptionalDouble minutes(UUID engineId, int valves) {
+    return Pace.minutes(
         jobs.findByEngineIdOrderByStartedAt(engineId).stream()
             .filter(j -> j.endedAt != null && j.signedBy != null)
-            .map(j -> Duration.between(j.startedAt, j.endedAt).toSeconds() / 60.0 / size(j))
-            .toList();
-    OptionalDouble median = Robust.median(each);
-    return median.isPresent() ? valves * median.getAsDouble() : null;
+            .map(j -> new Pace(Duration.between(j.startedAt, j.endedAt), size(j)))
+            .toList(),
+        valves);
   }
 
   private int size(JobRow j) {

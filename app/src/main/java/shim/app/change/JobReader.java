@@ -1,15 +1,13 @@
 package shim.app.change;
 
 import java.time.Clock;
-import java.time.Duration;
-import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import shim.app.change.JobViews.Danger;
+import shim.app.change.JobViews.DangerView;
 import shim.app.change.JobViews.JobFinding;
 import shim.app.change.JobViews.JobLine;
 import shim.app.change.JobViews.JobView;
@@ -17,6 +15,7 @@ import shim.app.engine.Engines;
 import shim.app.engine.LayoutView;
 import shim.app.spring.Pockets;
 import shim.core.change.Act;
+import shim.core.change.Danger;
 import shim.core.change.Done;
 import shim.core.change.Job;
 import shim.core.change.JobPlan;
@@ -124,35 +123,23 @@ class JobReader {
   }
 
   /** Every valve of the team that nothing but its hold keeps up. */
-  List<Danger> dangers() {
-    List<Danger> all = new ArrayList<>();
-    for (JobRow row : rows.findByEndedAtIsNullOrderByStartedAt()) {
-      JobPlan plan = jobs.planned(row).plan();
-      if (plan.hold().onTheCrank()) {
-        dangers(row, Job.of(plan, jobs.done(row.id)), all);
-      }
-    }
-    return all;
+  List<DangerView> dangers() {
+    return rows.findByEndedAtIsNullOrderByStartedAt().stream().flatMap(this::dangers).toList();
   }
 
-  private void dangers(JobRow row, Job job, List<Danger> all) {
-    double minutes = rules.of(row.engineId).usualWarnAfter();
-    for (Position p : job.loose()) {
-      Job.Held held = job.held().get(p.cylinder());
-      Instant since = job.valve(p).since();
-      boolean lost = held == null || held.lost();
-      boolean tooLong =
-          since != null
-              && Duration.between(since, clock.instant()).toSeconds() > Math.round(60 * minutes);
-      all.add(
-          new Danger(
-              row.id,
-              engines.get(row.engineId).engine().name(),
-              p,
-              held == null ? "nothing" : held.by(),
-              since,
-              lost,
-              lost || tooLong));
-    }
+  private Stream<DangerView> dangers(JobRow row) {
+    Job job = Job.of(jobs.planned(row).plan(), jobs.done(row.id));
+    double warnAfter = rules.of(row.engineId).usualWarnAfter();
+    return Danger.in(job, clock.instant(), warnAfter).stream()
+        .map(
+            d ->
+                new DangerView(
+                    row.id,
+                    engines.get(row.engineId).engine().name(),
+                    d.valve(),
+                    d.heldBy().orElse("nothing"),
+                    d.since().orElse(null),
+                    d.lost(),
+                    d.harder()));
   }
 }

@@ -27,9 +27,6 @@ import shim.core.engine.Position;
 
 /** Draws a job as it stands, a real one or one for practice. */
 final class JobShow {
-  /** How the word of a job begins that is parked for a part. */
-  static final String ORDER = "on order: ";
-
   private JobShow() {}
 
   static JobState of(Job job, int acts) {
@@ -162,9 +159,9 @@ final class JobShow {
         .forEach(all::add);
     add(all, job, Act.BAR, null, null, "The crank was barred elsewhere", "degrees");
     add(all, job, Act.PARK, null, null, "Park the job", "what it waits for");
-    with(all, job, Act.PARK, ORDER, "A part is missing: order it and park", "which part");
-    with(all, job, Act.PARK, "drying or cooling", "Wait for drying or cooling", "minutes");
-    with(all, job, Act.PARK, "delivery", "Wait for a delivery", "minutes");
+    add(all, job, Act.ORDER, null, null, "A part is missing: order it and park", "which part");
+    wait(all, job, "drying or cooling", "Wait for drying or cooling", "minutes");
+    wait(all, job, "delivery", "Wait for a delivery", "minutes");
     add(all, job, Act.RESUME, null, null, "Take the job up again", "");
     add(all, job, Act.ABANDON, null, null, "End it unfinished", "why");
     return all.stream().filter(o -> !same(o, next)).toList();
@@ -177,10 +174,9 @@ final class JobShow {
         && Objects.equals(o.valve(), next.valve());
   }
 
-  private static void with(
-      List<Otherwise> all, Job job, Act act, String word, String words, String asks) {
-    if (job.refuses(new Done(act, "", null, null, 1.0, "x", "?", Instant.EPOCH)).isEmpty()) {
-      all.add(new Otherwise(act, null, null, word, words, asks));
+  private static void wait(List<Otherwise> all, Job job, String word, String words, String asks) {
+    if (job.refuses(new Done(Act.PARK, "", null, null, 1.0, "x", "?", Instant.EPOCH)).isEmpty()) {
+      all.add(new Otherwise(Act.PARK, null, null, word, words, asks));
     }
   }
 

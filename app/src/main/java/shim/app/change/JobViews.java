@@ -150,7 +150,7 @@ final class JobViews {
    *
    * @param harder it has been so for longer than the team allows
    */
-  record Danger(
+  record DangerView(
       UUID jobId,
       String engineName,
       Position valve,

@@ -13,6 +13,7 @@ import shim.app.engine.Engines;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
 import shim.app.record.TakenBack;
+import shim.core.change.StaysOpen;
 
 /** What stays open on an engine after a job: orders, stand-ins, things to look at again. */
 @Service
@@ -28,16 +29,6 @@ class OpenItems {
     this.clock = clock;
   }
 
-  /** What kind of thing is open. */
-  enum Kind {
-    ORDER,
-    STAND_IN,
-    ODD,
-    RECHECK,
-    INNER_OUT,
-    UNFINISHED
-  }
-
   /**
    * One thing that is open, or was.
    *
@@ -46,7 +37,7 @@ class OpenItems {
   record OpenItem(
       UUID id,
       @Nullable UUID jobId,
-      Kind kind,
+      StaysOpen.Kind kind,
       String words,
       @Nullable Double dueHours,
       String hand,
@@ -60,7 +51,7 @@ class OpenItems {
       UUID id,
       UUID engineId,
       @Nullable UUID jobId,
-      Kind kind,
+      StaysOpen.Kind kind,
       String words,
       @Nullable Double dueHours,
       String hand) {

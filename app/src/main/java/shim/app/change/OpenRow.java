@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
+import shim.core.change.StaysOpen;
 
 /** Something that stays open on an engine until it is put right. */
 @Entity
@@ -21,7 +22,7 @@ class OpenRow {
   @Nullable UUID jobId;
 
   @Enumerated(EnumType.STRING)
-  OpenItems.Kind kind;
+  StaysOpen.Kind kind;
 
   String words;
   @Nullable Double dueHours;

@@ -50,7 +50,7 @@ public class Refusal extends RuntimeException {
     return invalid(
         message,
         problems.stream()
-            .filter(p -> p.weight() == Problem.Weight.REFUSED)
+            .filter(Problem::stops)
             .map(p -> new FieldError(prefix + p.field(), p.message()))
             .toList());
   }

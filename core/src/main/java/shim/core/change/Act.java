@@ -35,6 +35,7 @@ public enum Act {
   LASH("lash set"),
   COUNTED("counted"),
   PARK("parked"),
+  ORDER("parked for a part on order"),
   RESUME("taken up again"),
   ABANDON("ended unfinished"),
   SIGN("signed off");

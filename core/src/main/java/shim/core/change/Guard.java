@@ -92,6 +92,7 @@ final class Guard {
               open("a crank that is free"),
               when(!job.crankLocked(), "the crank is not locked"));
       case LAY_OUT, COUNTED -> counted(d);
+      case ORDER -> d.text().isEmpty() ? Optional.of("say which part") : leaving("left");
       case PARK -> d.text().isEmpty() ? Optional.of("say what it waits for") : leaving("left");
       case RESUME -> when(job.parked() == null, "the job is not parked");
       case ABANDON ->

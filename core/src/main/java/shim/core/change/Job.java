@@ -247,6 +247,7 @@ public record Job(
                     d.text(),
                     d.at(),
                     d.figure() == null ? null : d.at().plusSeconds(Math.round(60 * d.number())));
+        case ORDER -> parked = new Parked("on order: " + d.text(), d.at(), null);
         case RESUME -> parked = null;
         case SIGN -> end = End.SIGNED;
         case ABANDON -> end = End.ABANDONED;

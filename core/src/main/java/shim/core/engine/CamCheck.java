@@ -30,7 +30,7 @@ final class CamCheck {
 
   Optional<CamCard> read(@Nullable CamSheet sheet, Engine.@Nullable Drive drive) {
     if (sheet == null) {
-      problems.refuse("cam.lsaDeg", "the cam card is still blank");
+      problems.missing("cam.lsaDeg", "the cam card is still blank");
       return Optional.empty();
     }
     Optional<Double> lsa =
@@ -100,7 +100,7 @@ final class CamCheck {
       }
     }
     if (points.isEmpty()) {
-      problems.refuse(
+      problems.missing(
           field, "the card gives no %s duration: one at 0.020 or lower is best", kind.word());
       return Optional.empty();
     }
@@ -113,7 +113,7 @@ final class CamCheck {
             : centre;
     if (at.isEmpty()) {
       String need = kind == ValveKind.INTAKE ? "cam.intakeCentreDeg" : "cam.lsaDeg";
-      problems.refuse(need, "give LSA and intake centreline, or the four events");
+      problems.missing(need, "give LSA and intake centreline, or the four events");
       return Optional.empty();
     }
     return lift.map(l -> new CamCard.Lobe(kind, l, points, at.get()));

@@ -18,14 +18,14 @@ final class DriveCheck {
 
   Optional<Engine.Drive> read(@Nullable DriveSheet sheet) {
     if (sheet == null || sheet.lifter() == null) {
-      problems.refuse("drive.lifter", "choose what kind of lifter it has");
+      problems.missing("drive.lifter", "choose what kind of lifter it has");
       return Optional.empty();
     }
     Lifter lifter = sheet.lifter();
     boolean bucket = lifter == Lifter.BUCKET;
     Adjuster adjuster = bucket ? Adjuster.BUCKET_SHIM : sheet.adjuster();
     if (adjuster == null) {
-      problems.refuse("drive.adjuster", "choose where the lash is adjusted");
+      problems.missing("drive.adjuster", "choose where the lash is adjusted");
       return Optional.empty();
     }
     if (!bucket && adjuster == Adjuster.BUCKET_SHIM) {
@@ -84,7 +84,7 @@ final class DriveCheck {
       return null;
     }
     if (sheet.thread() == null || sheet.thread().isBlank()) {
-      problems.refuse(
+      problems.missing(
           "drive.thread", "write the adjuster's thread, such as 3/8-24, M8x1 or a pitch 1.0 mm");
       return null;
     }

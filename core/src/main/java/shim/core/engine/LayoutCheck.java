@@ -25,7 +25,7 @@ final class LayoutCheck {
 
   Optional<Layout> read(@Nullable LayoutSheet sheet) {
     if (sheet == null || sheet.banks() == null || sheet.banks().isEmpty()) {
-      problems.refuse("layout.banks", "the engine has no bank yet: choose a starting layout");
+      problems.missing("layout.banks", "the engine has no bank yet: choose a starting layout");
       return Optional.empty();
     }
     int before = problems.all().size();
@@ -56,15 +56,14 @@ final class LayoutCheck {
 
   private boolean refusedSince(int before) {
     List<Problem> all = problems.all();
-    return all.subList(before, all.size()).stream()
-        .anyMatch(p -> p.weight() == Problem.Weight.REFUSED);
+    return all.subList(before, all.size()).stream().anyMatch(Problem::stops);
   }
 
   private List<Integer> cylindersOf(int bank, BankSheet sheet) {
     String field = "layout.banks." + bank + ".cylinders";
     List<Integer> result = wholeNumbers(field, sheet.cylinders(), "the cylinders");
     if (result.isEmpty()) {
-      problems.refuse(field, "write the bank's cylinders front to rear, such as 1 3 5 7");
+      problems.missing(field, "write the bank's cylinders front to rear, such as 1 3 5 7");
     }
     return result;
   }
@@ -97,7 +96,7 @@ final class LayoutCheck {
             .boxed()
             .collect(Collectors.toCollection(TreeSet::new));
     if (!missing.isEmpty()) {
-      problems.refuse(
+      problems.missing(
           "layout.banks.0.cylinders",
           "%d cylinders are numbered, but %s is missing on the banks",
           n,
@@ -111,7 +110,7 @@ final class LayoutCheck {
     Set<Integer> all =
         banks.stream().flatMap(List::stream).collect(Collectors.toCollection(TreeSet::new));
     if (order.isEmpty()) {
-      problems.refuse(field, "write the firing order, such as 1-3-4-2");
+      problems.missing(field, "write the firing order, such as 1-3-4-2");
       return order;
     }
     Set<Integer> doubled =
@@ -126,7 +125,7 @@ final class LayoutCheck {
       problems.refuse(field, "cylinder %s is doubled in the firing order", join(doubled));
     }
     if (!missing.isEmpty()) {
-      problems.refuse(field, "cylinder %s is missing from the firing order", join(missing));
+      problems.missing(field, "cylinder %s is missing from the firing order", join(missing));
     }
     if (!foreign.isEmpty()) {
       problems.refuse(field, "cylinder %s of the firing order is on no bank", join(foreign));

@@ -16,6 +16,11 @@ public final class Problems {
     add(field, Problem.Weight.REFUSED, message, args);
   }
 
+  /** Not written down yet. */
+  public void missing(String field, String message, Object... args) {
+    add(field, Problem.Weight.MISSING, message, args);
+  }
+
   public void ask(String field, String message, Object... args) {
     add(field, Problem.Weight.ASKED, message, args);
   }
@@ -29,14 +34,14 @@ public final class Problems {
   }
 
   public boolean refused() {
-    return found.stream().anyMatch(p -> p.weight() == Problem.Weight.REFUSED);
+    return found.stream().anyMatch(Problem::stops);
   }
 
   /** A number that must be there and lie in a range; NaN never does. */
   public Optional<Double> number(
       String field, @Nullable Double value, String what, double low, double high, String unit) {
     if (value == null) {
-      refuse(field, "%s is missing", what);
+      missing(field, "%s is missing", what);
       return Optional.empty();
     }
     return inRange(field, value, what, low, high, unit);

@@ -45,7 +45,7 @@ public final class SheetCheck {
   public static Checked check(EngineSheet sheet) {
     Problems problems = new Problems();
     if (sheet.name() == null || sheet.name().isBlank()) {
-      problems.refuse("name", "give the engine a name");
+      problems.missing("name", "give the engine a name");
     } else if (sheet.name().length() > 80) {
       problems.refuse("name", "80 letters are enough for a name");
     }

@@ -43,8 +43,26 @@ public record RoundStory(
       @Nullable Double driftIn,
       @Nullable String finding) {}
 
-  /** Something to look at. */
-  public record Look(Weight weight, @Nullable Position position, String words) {}
+  /**
+   * Something to look at.
+   *
+   * @param about null where it was kept before this was written down
+   */
+  public record Look(
+      @Nullable About about, Weight weight, @Nullable Position position, String words) {}
+
+  /** What a line is about. */
+  public enum About {
+    /** Something seen with the eye. */
+    SEEN,
+    NOT_DONE,
+    /** Left outside its tolerance. */
+    LEFT_OUT,
+    /** Its lash over all rounds. */
+    DRIFT,
+    /** Several valves, or the whole round. */
+    TOGETHER
+  }
 
   /** How pressing a line is. */
   public enum Weight {
@@ -85,6 +103,7 @@ public record RoundStory(
     if (Math.abs(in) >= COMMON_IN && Math.abs(ex) >= COMMON_IN && in * ex > 0) {
       return List.of(
           new Look(
+              About.TOGETHER,
               Weight.SOON,
               null,
               String.format(
@@ -97,6 +116,7 @@ public record RoundStory(
     return ex <= -COMMON_IN
         ? List.of(
             new Look(
+                About.TOGETHER,
                 Weight.SOON,
                 null,
                 String.format(
@@ -109,10 +129,12 @@ public record RoundStory(
   private static List<Look> single(ValveLine v) {
     List<Look> looks = new ArrayList<>();
     if (v.finding() != null) {
-      looks.add(new Look(Weight.FIRST, v.position(), v.position() + ": " + v.finding()));
+      looks.add(
+          new Look(About.SEEN, Weight.FIRST, v.position(), v.position() + ": " + v.finding()));
     }
     if (v.leftIn() == null) {
-      looks.add(new Look(Weight.SOON, v.position(), v.position() + " was not done"));
+      looks.add(
+          new Look(About.NOT_DONE, Weight.SOON, v.position(), v.position() + " was not done"));
       return looks;
     }
     String left = String.format(Locale.ROOT, "%s left at %.4f", v.position(), v.leftIn());
@@ -120,6 +142,7 @@ public record RoundStory(
       case BELOW_FLOOR ->
           looks.add(
               new Look(
+                  About.LEFT_OUT,
                   Weight.FIRST,
                   v.position(),
                   String.format(
@@ -130,6 +153,7 @@ public record RoundStory(
       case TIGHT, WIDE ->
           looks.add(
               new Look(
+                  About.LEFT_OUT,
                   Weight.FIRST,
                   v.position(),
                   String.format(

@@ -45,6 +45,7 @@ public final class RoundLooks {
     List<Diagnosis.NextLook> next = Diagnosis.of(symptoms, seen).looks();
     String words = v.position() + " " + v.words();
     return new RoundStory.Look(
+        RoundStory.About.DRIFT,
         v.strength() == Strength.FINDING ? Weight.FIRST : Weight.SOON,
         v.position(),
         next.isEmpty() ? words : words + "; look first: " + next.get(0).look().title());
@@ -59,10 +60,16 @@ public final class RoundLooks {
     List<RoundStory.Look> looks = new ArrayList<>();
     common.trends().stream()
         .filter(CommonStory.Trend::clear)
-        .forEach(t -> looks.add(new RoundStory.Look(Weight.SOON, null, t.words())));
+        .forEach(
+            t ->
+                looks.add(
+                    new RoundStory.Look(RoundStory.About.TOGETHER, Weight.SOON, null, t.words())));
     common.offRounds().stream()
         .filter(r -> r.round().equals(round))
-        .forEach(r -> looks.add(new RoundStory.Look(Weight.SOON, null, r.words())));
+        .forEach(
+            r ->
+                looks.add(
+                    new RoundStory.Look(RoundStory.About.TOGETHER, Weight.SOON, null, r.words())));
     return looks;
   }
 }

@@ -32,7 +32,7 @@ public final class SpringCheck {
 
   private Optional<SpringType> type() {
     if (sheet.name() == null || sheet.name().isBlank()) {
-      problems.refuse("name", "give the spring type a name");
+      problems.missing("name", "give the spring type a name");
     }
     Optional<LoadCurve> curve = curve();
     Optional<Double> bind =
@@ -94,7 +94,7 @@ public final class SpringCheck {
         problems.optional("freeLengthIn", sheet.freeLengthIn(), "free length", 0.5, 6, "in");
     List<LoadCurve.At> points = points();
     if (points.isEmpty() || points.size() < 2 && rate.isEmpty() && free.isEmpty()) {
-      problems.refuse("loads", "a load at its height is needed, and a second one or the rate");
+      problems.missing("loads", "a load at its height is needed, and a second one or the rate");
       return Optional.empty();
     }
     if (problems.refused()) {

@@ -38,6 +38,8 @@ class GuardWordsTest {
         "3E:FREE           | JUMPED      | -  | 3E  | -     | -    | 3E is closed on its spring",
         "3E:FREE           | DROPPED     | -  | 3E  | -     | -    | 3E is held",
         "3E:FREE           | PARK        | -  | -   | -     | tea  | the hold is on at cylinder 3",
+        "3E:FREE           | ORDER       | -  | -   | -     | seal | the hold is on at cylinder 3",
+        "leg0:BAR          | ORDER       | -  | -   | -     | -    | say which part",
         "3E:UNHOOK         | COMPRESS    | -  | 3E  | -     | -    | 3E is compressed",
         "3E:UNHOOK         | SPRING_OUT  | -  | 3E  | -     | x    | still has its locks in",
         "3E:UNHOOK         | RELEASE     | 3  | -   | -     | -    | 3E is compressed",

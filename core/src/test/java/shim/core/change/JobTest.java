@@ -214,6 +214,9 @@ class JobTest {
   void aParkedJobSaysWhyAndUntilWhenAndWaitsToBeTakenUp() {
     Job job = Plans.walkTo(PLAN, "leg1:BAR");
     assertThat(refused(job, act(Act.PARK, null))).contains("what it waits for");
+    Job ordered = job.after(act(Act.ORDER, null, null, "seals"));
+    assertThat(ordered.parked().why()).isEqualTo("on order: seals");
+    assertThat(ordered.parked().until()).isNull();
     Job parked = job.after(act(Act.PARK, null, 90.0, "seals ordered"));
     assertThat(parked.parked().until()).isEqualTo(Plans.NOON.plusSeconds(5400));
     assertThat(refused(parked, act(Act.BAR, null, 1.0, null))).contains("parked");

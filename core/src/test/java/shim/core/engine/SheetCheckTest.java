@@ -25,7 +25,7 @@ class SheetCheckTest {
         .anySatisfy(
             p -> {
               assertThat(p.field()).isEqualTo(field);
-              assertThat(p.weight()).isEqualTo(Problem.Weight.REFUSED);
+              assertThat(p.stops()).isTrue();
               assertThat(p.message()).contains(words);
             });
     assertThat(SheetCheck.check(sheet).engine()).isEmpty();
@@ -36,6 +36,18 @@ class SheetCheckTest {
         Engines.sheet("inline-4"),
         new LayoutSheet(
             null, List.of(new BankSheet("", cylinders, valves)), order, intervals, null));
+  }
+
+  /** A sheet just begun is incomplete, not wrong: whoever types is not reproached for it. */
+  @Test
+  void whatIsNotThereYetIsMissingAndNothingElse() {
+    assertThat(problems(new EngineSheet(null, null, null, null, null, null, null)))
+        .isNotEmpty()
+        .allMatch(p -> p.weight() == Problem.Weight.MISSING && p.stops());
+    assertThat(problems(four("1 2 3 4", "1 3 4 2", "E I X I", null)))
+        .filteredOn(p -> p.message().startsWith("write only I and E"))
+        .singleElement()
+        .returns(Problem.Weight.REFUSED, Problem::weight);
   }
 
   @Test

@@ -106,7 +106,14 @@ class ValveHistoryTest {
     RoundStory story = RoundStory.of(lines);
     assertThat(story.first())
         .singleElement()
-        .satisfies(l -> assertThat(l.words()).contains("2I left at 0.0130, under"));
+        .satisfies(l -> assertThat(l.words()).contains("2I left at 0.0130, under"))
+        .returns(RoundStory.About.LEFT_OUT, RoundStory.Look::about);
+    RoundStory.ValveLine seen =
+        new RoundStory.ValveLine(
+            Position.parse("1I"), lines.get(0).target(), 0.018, null, null, "spring broken");
+    assertThat(RoundStory.of(List.of(seen)).first())
+        .extracting(RoundStory.Look::about)
+        .containsExactly(RoundStory.About.SEEN, RoundStory.About.NOT_DONE);
     assertThat(story.moved())
         .singleElement()
         .satisfies(l -> assertThat(l.words()).contains("all moved the same way", "temperature"));

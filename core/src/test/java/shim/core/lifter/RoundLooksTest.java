@@ -65,8 +65,10 @@ class RoundLooksTest {
 
   @Test
   void twoRoundsTellOnlyThatAllMovedAndWhatIsOutTonightStays() {
-    RoundStory.Look moved = new RoundStory.Look(Weight.SOON, null, "all moved the same way");
-    RoundStory.Look out = new RoundStory.Look(Weight.FIRST, at("2I"), "2I left at 0.0130");
+    RoundStory.Look moved =
+        new RoundStory.Look(RoundStory.About.TOGETHER, Weight.SOON, null, "all moved the same way");
+    RoundStory.Look out =
+        new RoundStory.Look(RoundStory.About.LEFT_OUT, Weight.FIRST, at("2I"), "2I left at 0.0130");
     RoundStory story = new RoundStory(Map.of(), List.of(), List.of(moved), List.of(out));
     assertThat(looks(story, new DriftRounds(6, (p, h) -> 0.0).rounds(2)))
         .containsExactly(out, moved);
