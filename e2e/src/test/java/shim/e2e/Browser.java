@@ -36,10 +36,11 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 /** A real browser in a person's hands: what they see by its words, what they press. */
 final class Browser implements AutoCloseable {
   /**
-   * Longer than the page's own: a call is given up after 12 s and tried again 8 s later at most, and
-   * a busy machine may need its time for the answer.
+   * Longer than the page's own: a call is given up after 12 s and tried again 8 s later at most,
+   * and a busy machine may need its time for the answer.
    */
   private static final Duration PATIENCE = Duration.ofSeconds(60);
+
   private final ChromeDriver driver;
 
   Browser(int width, int height) {
