@@ -1672,8 +1672,17 @@ export interface components {
             percent: number;
             /** Format: double */
             sdPercent: number;
-            words: string;
-            warning?: string;
+            warning?: components["schemas"]["TesterHabit"];
+        };
+        LoadAsk: {
+            /** @enum {string} */
+            code: "TEN_TIMES" | "TENTH" | "NEWTON" | "KILOGRAM" | "MILLIMETRE" | "ELSE" | "READ_AGAIN";
+            /** Format: double */
+            readLbf: number;
+            /** Format: double */
+            expectedLbf: number;
+            /** Format: double */
+            meantLbf?: number;
         };
         LoadRead: {
             /** Format: uuid */
@@ -1753,9 +1762,7 @@ export interface components {
             againstLast?: number;
             /** Format: double */
             repeatability: number;
-            ask?: string;
-            /** Format: double */
-            meant?: number;
+            ask?: components["schemas"]["LoadAsk"];
             /** Format: int32 */
             more: number;
             /** Format: double */
@@ -1763,6 +1770,14 @@ export interface components {
             /** Format: double */
             plainToLbf: number;
             slips: components["schemas"]["Between"][];
+        };
+        TesterHabit: {
+            /** @enum {string} */
+            kind: "WITHIN_THE_TEST" | "SINCE_BEFORE";
+            /** Format: double */
+            percent: number;
+            /** Format: double */
+            habitPercent: number;
         };
         LoadEntry: {
             /** @description a valve, such as 3E or 3I1 */
@@ -4181,7 +4196,7 @@ export interface components {
             springs: components["schemas"]["SpringAt"][];
             empty: string[];
             tests: components["schemas"]["TesterLine"][];
-            advice: string[];
+            advice?: components["schemas"]["SetAdvice"];
             /** Format: uuid */
             openTest?: string;
             rules: components["schemas"]["SpringRulesSheet"];
@@ -4191,6 +4206,20 @@ export interface components {
             hours: number;
             /** Format: double */
             loss: number;
+        };
+        SetAdvice: {
+            /** @enum {string} */
+            school: "MATCHED_SINGLE" | "WHOLE_SET";
+            wholeSet: boolean;
+            change: string[];
+            /** Format: int32 */
+            soon: number;
+            /** Format: int32 */
+            of: number;
+            /** Format: double */
+            spreadNow: number;
+            /** Format: double */
+            spreadAfter: number;
         };
         SpringAt: {
             /** @description a valve, such as 3E or 3I1 */
@@ -4245,7 +4274,7 @@ export interface components {
             setPercent?: number;
             /** Format: double */
             setSdPercent?: number;
-            warning?: string;
+            warning?: components["schemas"]["TesterHabit"];
         };
         RoundLine: {
             /** Format: uuid */

@@ -7,6 +7,7 @@ import { useNarrow } from "../../ui/useNarrow";
 import { heightText, heightUnit, loadText, loadUnit, percentText } from "../../units/load";
 import { LivePart, useTester } from "../device/TesterPart";
 import type { SpringTest, TestValve, useSpringTest } from "./useSpringTest";
+import { askText } from "./words";
 
 interface LoadPanelProps {
   test: SpringTest;
@@ -99,7 +100,7 @@ export function LoadPanel({
           {heightUnit(unit)}
         </label>
       </div>
-      {again && valve.ask && <Notice tone="ask">{valve.ask}</Notice>}
+      {again && valve.ask && <Notice tone="ask">{askText(valve.ask, unit)}</Notice>}
       <div className={narrow ? "grid gap-3" : ""}>
         <label className="grid gap-1">
           <span className="text-lg font-semibold">

@@ -17,6 +17,7 @@ import { SetChart } from "./SetChart";
 import { SpringPanel } from "./SpringPanel";
 import { hoursLeftText, lossFacesAt, SHOWN, type SpringShown, springFaces, worstFirst } from "./springFaces";
 import { TesterChart } from "./TesterChart";
+import { adviceTexts, habitText } from "./words";
 
 /** The engine's springs: who is good to the end of the next event, and why. */
 export function SpringsPage() {
@@ -138,6 +139,7 @@ interface PartProps {
 }
 
 function Headline({ engineId, known, onValve }: PartProps & { engineId: string }) {
+  const [advice, ...more] = known.advice ? adviceTexts(known.advice) : [];
   const next = known.coming[0];
   const change = known.springs.filter((s) => s.said.verdict === "CHANGE");
   const watch = known.springs.filter((s) => s.said.verdict === "WATCH");
@@ -202,10 +204,10 @@ function Headline({ engineId, known, onValve }: PartProps & { engineId: string }
           </Link>
         </div>
       </div>
-      {known.advice.length > 0 && (
+      {advice && (
         <details>
-          <summary className="min-h-11 content-center font-semibold">{known.advice[0]}</summary>
-          {known.advice.slice(1).map((a) => (
+          <summary className="min-h-11 content-center font-semibold">{advice}</summary>
+          {more.map((a) => (
             <p key={a} className="text-muted">
               {a}
             </p>
@@ -224,7 +226,7 @@ function TesterPart({ tests }: { tests: Schemas["TesterLine"][] }) {
       <p className="mb-1 text-sm text-muted">
         Percent it read high. Square: the check spring. Bar: all springs together, at engine hours.
       </p>
-      {warned && <Notice tone="care">{warned}</Notice>}
+      {warned && <Notice tone="care">{habitText(warned)}</Notice>}
       <TesterChart tests={tests} />
     </section>
   );

@@ -1,8 +1,10 @@
 import { Link } from "@tanstack/react-router";
+import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
 import { percentText } from "../../units/load";
 import type { SpringTest, useSpringTest } from "./useSpringTest";
+import { askText, dayText } from "./words";
 
 interface TestDoneProps {
   test: SpringTest;
@@ -12,6 +14,7 @@ interface TestDoneProps {
 
 /** All read: what stands out, then the end. */
 export function TestDone({ test, work, onCheck }: TestDoneProps) {
+  const { unit } = useSettings();
   const asked = test.valves.filter((v) => v.ask);
   const unread = test.valves.filter((v) => v.readings.length === 0);
   const lost = [...test.valves]
@@ -20,7 +23,7 @@ export function TestDone({ test, work, onCheck }: TestDoneProps) {
   return (
     <section className="scribed grid gap-3 rounded p-4" aria-label="End of test">
       <h2 className="text-xl">{test.endedAt ? "This test is over" : "All read"}</h2>
-      {test.day && <p>{test.day.words}</p>}
+      {test.day && <p>{dayText(test.day)}</p>}
       {!test.day && (
         <Notice tone="ask">
           No check spring was read: the loss of the whole set stays uncertain, the comparison within it does
@@ -30,7 +33,7 @@ export function TestDone({ test, work, onCheck }: TestDoneProps) {
       {unread.length > 0 && <Notice tone="ask">Not read: {unread.map((v) => v.position).join(" ")}</Notice>}
       {asked.map((v) => (
         <Notice key={v.position} tone="care">
-          {v.position}: {v.ask}
+          {v.position}: {v.ask && askText(v.ask, unit)}
         </Notice>
       ))}
       <ul>

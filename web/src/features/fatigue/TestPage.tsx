@@ -19,6 +19,7 @@ import { LoadPanel } from "./LoadPanel";
 import { TestDone } from "./TestDone";
 import { goOn, nextSpring, stepOf } from "./testFlow";
 import { type SpringTest, type TestValve, useSpringTest } from "./useSpringTest";
+import { dayText, habitText } from "./words";
 
 /** The test at the car or the bench: check spring, every spring, check spring. */
 export function TestPage() {
@@ -68,7 +69,7 @@ function Testing({ test, work }: TestingProps) {
         </section>
         <div className="flex min-w-0 flex-col gap-2">
           <HeldParcels parcels={work.parcels} />
-          {test.day?.warning && <Notice tone="care">{test.day.warning}</Notice>}
+          {test.day?.warning && <Notice tone="care">{habitText(test.day.warning)}</Notice>}
           {(step === "CHECK_START" || step === "CHECK_END") && (
             <CheckPanel
               key={step}
@@ -131,7 +132,7 @@ function TestBar({ test, parcels, engineName }: TestBarProps) {
         , spring test {test.place === "HEAD" ? "on the head" : "on the bench"}, {test.state.toLowerCase()}
       </h1>
       <DoneCount done={test.done} all={test.valves.length} of="springs" />
-      {test.day && <span className="text-muted">{test.day.words}</span>}
+      {test.day && <span className="text-muted">{dayText(test.day)}</span>}
       <span className="flex-1" />
       <Link to="/engines/$id/springs" params={{ id: test.engineId }} className={buttonClass("quiet")}>
         To the springs

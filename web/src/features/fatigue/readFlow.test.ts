@@ -36,7 +36,10 @@ class FakeTest {
       const readings = [...(this.kept.get(position) ?? [])];
       const last = readings.at(-1);
       const again = readings.some((r) => r.again);
-      const ask = last && !again && !(last.loadLbf > 200 && last.loadLbf < 240) ? "again, please" : undefined;
+      const ask =
+        last && !again && !(last.loadLbf > 200 && last.loadLbf < 240)
+          ? { code: "READ_AGAIN" as const, readLbf: last.loadLbf, expectedLbf: 220 }
+          : undefined;
       const wanted = Math.max(0, 1 - readings.length);
       return {
         position,

@@ -9,9 +9,6 @@ export const ofTest = (box: readonly Parcel[], testId: string): TestParcel[] =>
       (p.kind === "load" || p.kind === "unload" || p.kind === "check") && p.testId === testId,
   );
 
-/** Words of Shim's own question come with its answer; until then these. */
-const SURPRISING = "that is not what was expected: set it up once more, measure the height, and read again";
-
 /** A figure that looks like another unit or point, by Shim's own bounds. */
 export const isSlip = (valve: TestValve, loadLbf: number): boolean =>
   valve.slips.some((s) => loadLbf > s.fromLbf && loadLbf < s.toLbf);
@@ -44,7 +41,6 @@ function at(test: SpringTest, valve: string | undefined, change: (v: TestValve) 
 /** What Shim reckoned from the readings before says nothing of these. */
 const NOT_RECKONED = {
   ask: undefined,
-  meant: undefined,
   correctedLbf: undefined,
   loss: undefined,
   againstSet: undefined,
@@ -62,10 +58,17 @@ function read(v: TestValve, p: ParcelOf<"load">): TestValve {
     ...v,
     readings: [...v.readings, reading],
     ...NOT_RECKONED,
-    ask: asked && !body.again ? SURPRISING : undefined,
+    ask: asked && !body.again ? askOf(v, body.loadLbf) : undefined,
     more: asked && !body.again ? Math.max(1, wanted) : wanted,
   };
 }
+
+/** Shim's own question comes with its answer; until then the plainest that fits. */
+const askOf = (v: TestValve, readLbf: number): TestValve["ask"] => ({
+  code: "READ_AGAIN",
+  readLbf,
+  expectedLbf: v.expectedLbf,
+});
 
 function unread(v: TestValve, readingId: string): TestValve {
   if (!v.readings.some((r) => r.id === readingId)) return v;

@@ -2,6 +2,7 @@ import { HeldParcels } from "../../outbox/HeldParcels";
 import { Notice } from "../../ui/Notice";
 import { CheckPanel } from "../fatigue/CheckPanel";
 import { LoadPanel } from "../fatigue/LoadPanel";
+import { habitText } from "../fatigue/words";
 import type { OnePass } from "./useOnePass";
 
 interface SpringStopProps {
@@ -16,7 +17,7 @@ export function SpringStop({ pass, onDone, onMove }: SpringStopProps) {
   return (
     <>
       <HeldParcels parcels={work.parcels} />
-      {test.day?.warning && <Notice tone="care">{test.day.warning}</Notice>}
+      {test.day?.warning && <Notice tone="care">{habitText(test.day.warning)}</Notice>}
       {pass.wantsCheck ? (
         <CheckPanel test={test} side="START" work={work} onPass={pass.passCheck} onDone={pass.passCheck} />
       ) : (

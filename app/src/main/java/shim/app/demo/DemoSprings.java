@@ -26,6 +26,7 @@ import shim.app.spring.Springs;
 import shim.core.change.JobPlan;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
+import shim.core.fatigue.SetAdvice;
 import shim.core.fatigue.TesterDay;
 import shim.core.season.SpringSeason;
 import shim.core.season.SpringSeason.Failing;
@@ -199,7 +200,7 @@ class DemoSprings {
         0.2,
         7800.0,
         7400.0,
-        SpringRules.SetSchool.MATCHED_SINGLE,
+        SetAdvice.School.MATCHED_SINGLE,
         List.of(
             new WeakestLink.Limit(WeakestLink.Part.ROCKER, 600.0, 0.720, null),
             new WeakestLink.Limit(WeakestLink.Part.LIFTER, 650.0, null, 8200.0),

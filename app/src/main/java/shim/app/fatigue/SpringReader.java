@@ -29,10 +29,12 @@ import shim.app.spring.SpringRules;
 import shim.app.spring.Springs;
 import shim.core.engine.Engine;
 import shim.core.engine.Position;
+import shim.core.fatigue.SetAdvice;
 import shim.core.fatigue.Situation;
 import shim.core.fatigue.SpringOutlook;
 import shim.core.fatigue.SpringSet;
 import shim.core.fatigue.TesterDay;
+import shim.core.fatigue.TesterHabit;
 import shim.core.fatigue.Verdict;
 import shim.core.running.EngineHours;
 import shim.core.spring.Fit;
@@ -129,9 +131,20 @@ class SpringReader {
         at,
         empty,
         testers(known, tested, solved),
-        Advice.words(at, now.sheet().school()),
+        SetAdvice.of(at.stream().map(SpringReader::member).toList(), now.sheet().school())
+            .orElse(null),
         tested.stream().filter(t -> t.endedAt == null).map(t -> t.id).findFirst().orElse(null),
         now.sheet());
+  }
+
+  private static SetAdvice.Member member(SpringAt s) {
+    SpringSaid said = s.said();
+    return new SetAdvice.Member(
+        s.position(),
+        said.verdict(),
+        said.dueBefore() != null,
+        said.underAfter(),
+        said.lossNow().mid());
   }
 
   private static SpringAt spring(

@@ -26,12 +26,12 @@ import shim.app.record.Hours;
 import shim.app.record.Initials;
 import shim.app.record.LoadLbf;
 import shim.app.record.TakenBack;
+import shim.app.spring.HeightSlip;
 import shim.app.spring.SpringTypes;
 import shim.app.spring.Springs;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.fatigue.TesterDay;
-import shim.core.spring.LoadQuestion;
 import shim.core.spring.SpringType;
 
 /**
@@ -221,12 +221,7 @@ public class SpringTests {
               e.heightIn(),
               type.bindIn().get()));
     }
-    LoadQuestion.height(e.heightIn(), type.referenceHeightIn())
-        .filter(q -> q.meant().isPresent())
-        .ifPresent(
-            q -> {
-              throw Refusal.invalid("heightIn", q.words());
-            });
+    HeightSlip.refuse(e.heightIn(), type.referenceHeightIn());
     LoadRow row = row(testId, readingId, spring);
     row.testId = testId;
     row.springId = spring;

@@ -9,6 +9,8 @@ import shim.app.spring.SpringRules;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.fatigue.Reason;
+import shim.core.fatigue.SetAdvice;
+import shim.core.fatigue.TesterHabit;
 import shim.core.fatigue.Verdict;
 import shim.core.spring.Fit;
 import shim.core.spring.LoadQuestion;
@@ -101,13 +103,13 @@ final class SpringViews {
       @Nullable Double movedPercent,
       @Nullable Double setPercent,
       @Nullable Double setSdPercent,
-      @Nullable String warning) {}
+      @Nullable TesterHabit warning) {}
 
   /**
    * An engine's springs.
    *
    * @param empty valves without a spring
-   * @param advice one spring or the set, in words
+   * @param advice one spring or the set; missing where none is to be changed
    */
   public record EngineSprings(
       double engineHours,
@@ -115,7 +117,7 @@ final class SpringViews {
       List<SpringAt> springs,
       List<Position> empty,
       List<TesterLine> tests,
-      List<String> advice,
+      @Nullable SetAdvice advice,
       @Nullable UUID openTest,
       SpringRules.SpringRulesSheet rules) {}
 
@@ -206,15 +208,18 @@ final class SpringViews {
    *
    * @param correction what readings are multiplied by
    * @param percent how much the tester reads high
-   * @param words of it
    * @param warning when it has moved more than its habit
    */
   public record DayView(
-      double correction,
-      double percent,
-      double sdPercent,
-      String words,
-      @Nullable String warning) {}
+      double correction, double percent, double sdPercent, @Nullable TesterHabit warning) {}
+
+  /**
+   * A question about a reading; lbf.
+   *
+   * @param meantLbf the figure that would fit
+   */
+  public record LoadAsk(
+      LoadQuestion.Code code, double readLbf, double expectedLbf, @Nullable Double meantLbf) {}
 
   /**
    * One spring in a test.
@@ -225,7 +230,6 @@ final class SpringViews {
    * @param againstSet loss less the set's median, share
    * @param againstLast change of load since its last test, share; less than repeatability is none
    * @param ask what is asked before anything is concluded
-   * @param meant the figure that would fit
    * @param more readings still wanted
    * @param plainFromLbf a first reading from here to {@code plainToLbf} is taken without a
    *     question; for screens whose answer is still on its way
@@ -244,8 +248,7 @@ final class SpringViews {
       @Nullable Double againstSet,
       @Nullable Double againstLast,
       double repeatability,
-      @Nullable String ask,
-      @Nullable Double meant,
+      @Nullable LoadAsk ask,
       int more,
       double plainFromLbf,
       double plainToLbf,

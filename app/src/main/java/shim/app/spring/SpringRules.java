@@ -9,6 +9,7 @@ import shim.app.engine.Engines;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
 import shim.core.fatigue.Limits;
+import shim.core.fatigue.SetAdvice;
 import shim.core.spring.HeightPlan;
 import shim.core.spring.SpringType;
 import shim.core.spring.WeakestLink;
@@ -26,12 +27,6 @@ public class SpringRules {
     this.rows = rows;
     this.engines = engines;
     this.json = json;
-  }
-
-  /** One spring or the whole set. */
-  public enum SetSchool {
-    MATCHED_SINGLE,
-    WHOLE_SET
   }
 
   /**
@@ -53,7 +48,7 @@ public class SpringRules {
       @Nullable Double changeAt,
       @Nullable Double overRevRpm,
       @Nullable Double topRpm,
-      @Nullable SetSchool setSchool,
+      SetAdvice.@Nullable School setSchool,
       @Nullable List<WeakestLink.Limit> links) {
     public static final SpringRulesSheet BLANK =
         new SpringRulesSheet(
@@ -89,8 +84,8 @@ public class SpringRules {
       return lockOffsetsIn == null ? List.of() : lockOffsetsIn;
     }
 
-    public SetSchool school() {
-      return setSchool == null ? SetSchool.MATCHED_SINGLE : setSchool;
+    public SetAdvice.School school() {
+      return setSchool == null ? SetAdvice.School.MATCHED_SINGLE : setSchool;
     }
   }
 

@@ -13,7 +13,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
@@ -30,7 +29,6 @@ import shim.app.record.Small;
 import shim.app.record.TakenBack;
 import shim.core.engine.Position;
 import shim.core.running.PartHours;
-import shim.core.spring.LoadQuestion;
 
 /** Springs by their marks, and where each is or was fitted; all history stays with the spring. */
 @Service
@@ -176,15 +174,10 @@ public class Springs {
     fittings.saveAndFlush(row);
   }
 
-  /** Millimetres or a slipped point in the height's box. */
   private static void requireHeight(FittingEntry entry, double referenceIn) {
-    Optional.ofNullable(entry.heightIn())
-        .flatMap(h -> LoadQuestion.height(h, referenceIn))
-        .filter(q -> q.meant().isPresent())
-        .ifPresent(
-            q -> {
-              throw Refusal.invalid("heightIn", q.words());
-            });
+    if (entry.heightIn() != null) {
+      HeightSlip.refuse(entry.heightIn(), referenceIn);
+    }
   }
 
   private void requireFree(UUID id, FittingEntry entry, SpringRow spring) {

@@ -1,7 +1,6 @@
 package shim.core.spring;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import shim.core.unit.Units;
@@ -10,10 +9,23 @@ import shim.core.unit.Units;
  * A load or height that looks like a slip: of the unit, of the decimal point. A question, never a
  * refusal; but a height under bind cannot be.
  *
- * @param words what is asked
- * @param meant the figure that would fit, lbf or inch
+ * @param read figure in question, lbf or inch; {@code expected} and {@code meant} likewise
+ * @param meant the figure that would fit
  */
-public record LoadQuestion(String words, Optional<Double> meant) {
+public record LoadQuestion(Code code, double read, double expected, Optional<Double> meant) {
+  /** What it looks like. */
+  public enum Code {
+    TEN_TIMES,
+    TENTH,
+    NEWTON,
+    KILOGRAM,
+    MILLIMETRE,
+    /** Another valve, height or spring. */
+    ELSE,
+    /** Possible, but nothing predicted it: to be set up and read once more. */
+    READ_AGAIN
+  }
+
   private static final double EXPECTED = 0.3;
 
   /** Taken for another unit or point only when that lands this near. */
@@ -60,62 +72,41 @@ public record LoadQuestion(String words, Optional<Double> meant) {
     double newton = loadLbf / Units.NEWTON_PER_LBF;
     double kilogram = loadLbf * Units.NEWTON_PER_KGF / Units.NEWTON_PER_LBF;
     if (slip(10, expectedLbf).holds(loadLbf)) {
-      return ask(
-          "%.1f is ten times the %.0f lbf expected: %.1f?", loadLbf, expectedLbf, loadLbf / 10);
+      return ask(Code.TEN_TIMES, loadLbf, expectedLbf, loadLbf / 10);
     }
     if (slip(0.1, expectedLbf).holds(loadLbf)) {
-      return ask(
-          "%.1f is a tenth of the %.0f lbf expected: %.1f?", loadLbf, expectedLbf, loadLbf * 10);
+      return ask(Code.TENTH, loadLbf, expectedLbf, loadLbf * 10);
     }
     if (slip(Units.NEWTON_PER_LBF, expectedLbf).holds(loadLbf)) {
-      return ask(
-          "%.0f lbf is far over the %.0f expected; as newtons it is %.1f lbf: was it N?",
-          loadLbf, expectedLbf, newton);
+      return ask(Code.NEWTON, loadLbf, expectedLbf, newton);
     }
     if (slip(KILOGRAM, expectedLbf).holds(loadLbf)) {
-      return ask(
-          "%.0f lbf is far under the %.0f expected; as kilograms it is %.1f lbf: was it kg?",
-          loadLbf, expectedLbf, kilogram);
+      return ask(Code.KILOGRAM, loadLbf, expectedLbf, kilogram);
     }
-    return Optional.of(
-        new LoadQuestion(
-            String.format(
-                Locale.ROOT,
-                "%.1f lbf where %.0f is expected: is it the right valve, height and spring?",
-                loadLbf,
-                expectedLbf),
-            Optional.empty()));
+    return Optional.of(new LoadQuestion(Code.ELSE, loadLbf, expectedLbf, Optional.empty()));
+  }
+
+  /** A load that is no slip but was not predicted. */
+  public static LoadQuestion again(double loadLbf, double expectedLbf) {
+    return new LoadQuestion(Code.READ_AGAIN, loadLbf, expectedLbf, Optional.empty());
   }
 
   /** Asks about a height far from the wanted one. */
   public static Optional<LoadQuestion> height(double heightIn, double expectedIn) {
-    if (Math.abs(heightIn / expectedIn - 1) < 0.15) {
+    if (Math.abs(heightIn / expectedIn - 1) < NEAR) {
       return Optional.empty();
     }
     double mm = heightIn / Units.MM_PER_INCH;
-    if (Math.abs(mm / expectedIn - 1) < 0.15) {
-      return ask(
-          "%.2f in is far over the %.3f expected; %.3f in if it was mm: was it mm?",
-          heightIn, expectedIn, mm);
+    if (Math.abs(mm / expectedIn - 1) < NEAR) {
+      return ask(Code.MILLIMETRE, heightIn, expectedIn, mm);
     }
-    if (Math.abs(heightIn / 10 / expectedIn - 1) < 0.15) {
-      return ask(
-          "%.3f is ten times the %.3f in expected: %.3f?", heightIn, expectedIn, heightIn / 10);
+    if (Math.abs(heightIn / 10 / expectedIn - 1) < NEAR) {
+      return ask(Code.TEN_TIMES, heightIn, expectedIn, heightIn / 10);
     }
-    return Optional.of(
-        new LoadQuestion(
-            String.format(
-                Locale.ROOT,
-                "a height of %.3f in where %.3f is expected: right?",
-                heightIn,
-                expectedIn),
-            Optional.empty()));
+    return Optional.of(new LoadQuestion(Code.ELSE, heightIn, expectedIn, Optional.empty()));
   }
 
-  private static Optional<LoadQuestion> ask(
-      String words, double value, double expected, double meant) {
-    return Optional.of(
-        new LoadQuestion(
-            String.format(Locale.ROOT, words, value, expected, meant), Optional.of(meant)));
+  private static Optional<LoadQuestion> ask(Code code, double read, double expected, double meant) {
+    return Optional.of(new LoadQuestion(code, read, expected, Optional.of(meant)));
   }
 }
