@@ -18,6 +18,7 @@ import org.springframework.transaction.annotation.Transactional;
 import shim.app.spring.SpringTypes;
 import shim.app.spring.Springs;
 import shim.core.engine.HeatState;
+import shim.core.fatigue.Counting;
 import shim.core.fatigue.SetHistory;
 import shim.core.fatigue.SetPrior;
 import shim.core.fatigue.SpringSet;
@@ -30,9 +31,6 @@ import shim.core.spring.SpringType;
 @Component
 @Transactional(readOnly = true)
 class SetBook {
-  /** Farther from the reference height a reading says little of the load there. */
-  private static final double NEAR_IN = 0.1;
-
   private final TestRows tests;
   private final LoadsSeen loads;
   private final CheckRows checks;
@@ -191,7 +189,8 @@ class SetBook {
 
   private BookedSet set(UUID typeId, List<LoadSeen> rows, Map<UUID, TestRow> testsById, Book book) {
     SpringType type = types.get(typeId).type();
-    HeatState state = state(rows, testsById);
+    Counting counting =
+        Counting.of(rows.stream().map(r -> testsById.get(r.testId()).state).toList());
     // All repeats of a spring in a test were read at the same hours of it.
     Map<UUID, Map<UUID, Double>> hours = new HashMap<>();
     List<Booked> all = new ArrayList<>();
@@ -201,7 +200,7 @@ class SetBook {
           hours
               .computeIfAbsent(r.testId(), t -> new HashMap<>())
               .computeIfAbsent(r.springId(), spring -> hours(spring, test, book));
-      all.add(booked(r, test, type, state, own));
+      all.add(booked(r, test, type, counting, own));
     }
     List<TestRow> counted =
         all.stream()
@@ -224,26 +223,17 @@ class SetBook {
     return new BookedSet(
         typeId,
         type,
-        state,
+        counting.state(),
         new SetHistory(members, history),
         counted,
         all.stream().collect(Collectors.groupingBy(b -> b.row().springId())));
   }
 
-  /** Hot and cold are kept apart: the state of most readings counts. */
-  private static HeatState state(List<LoadSeen> rows, Map<UUID, TestRow> tests) {
-    long hot = rows.stream().filter(r -> tests.get(r.testId()).state == HeatState.HOT).count();
-    return 2 * hot > rows.size() ? HeatState.HOT : HeatState.COLD;
-  }
-
   private static Booked booked(
-      LoadSeen r, TestRow test, SpringType type, HeatState state, double hours) {
+      LoadSeen r, TestRow test, SpringType type, Counting counting, double hours) {
     LoadCurve.Moved moved = type.curve().move(r.loadLbf(), r.heightIn(), type.referenceHeightIn());
-    boolean used =
-        r.member() == SpringTests.Member.WHOLE
-            && test.state == state
-            && Math.abs(moved.byIn()) <= NEAR_IN
-            && moved.loadLbf() > 0;
+    boolean whole = r.member() == SpringTests.Member.WHOLE;
+    boolean used = counting.counts(test.state, whole, moved);
     return new Booked(r, test, hours, moved.loadLbf(), moved.far(), used);
   }
 

@@ -224,14 +224,11 @@ class SpringReader {
       SetBook.Book known, SetBook.BookedSet set, UUID id, Optional<LocalDate> lastOverRev) {
     boolean here =
         known.fittings().getOrDefault(id, List.of()).stream().anyMatch(Springs.StoredFitting::open);
-    if (!here || lastOverRev.isEmpty()) {
-      return false;
-    }
     Optional<LocalDate> tested =
         set.bySpring().getOrDefault(id, List.of()).stream()
             .map(b -> LocalDate.ofInstant(b.test().startedAt, ZoneOffset.UTC))
             .max(Comparator.naturalOrder());
-    return tested.isPresent() && lastOverRev.get().isAfter(tested.get());
+    return here && Situation.overRevSince(tested, lastOverRev);
   }
 
   private static Optional<Double> batchBroke(SetBook.Book known, Springs.StoredSpring spring) {

@@ -1,5 +1,6 @@
 package shim.core.fatigue;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 
@@ -26,6 +27,11 @@ public record Situation(
     if (comingHours.isEmpty() || comingHours.stream().anyMatch(h -> !(h >= 0 && h < 1e5))) {
       throw new IllegalArgumentException("planned hours of the next event are missing");
     }
+  }
+
+  /** The engine was over-revved on a day after the spring's last test; never where untested. */
+  public static boolean overRevSince(Optional<LocalDate> tested, Optional<LocalDate> overRev) {
+    return tested.isPresent() && overRev.isPresent() && overRev.get().isAfter(tested.get());
   }
 
   /** Own hours at the end of a coming event; beyond the list its last event repeats. */
