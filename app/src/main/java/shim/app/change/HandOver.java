@@ -12,7 +12,6 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import shim.app.http.Refusal;
 import shim.app.lash.Form;
-import shim.app.lash.Phase;
 import shim.app.lash.Rounds;
 import shim.app.record.Maybe;
 import shim.app.spring.Springs;
@@ -24,6 +23,7 @@ import shim.core.change.StaysOpen;
 import shim.core.change.ValveState;
 import shim.core.crank.School;
 import shim.core.engine.Position;
+import shim.core.lash.WrittenRound.Phase;
 
 /** What an act means for the other records: parts change hands, lash is read, items stay open. */
 @Component

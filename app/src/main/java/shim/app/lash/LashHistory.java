@@ -18,6 +18,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
 import shim.app.http.Refusal;
+import shim.app.record.Maybe;
 import shim.app.record.Revision;
 import shim.core.crank.CrankModel;
 import shim.core.crank.Overshoot;
@@ -26,8 +27,11 @@ import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
 import shim.core.lash.Growth;
+import shim.core.lash.LashRecord;
 import shim.core.lash.LashTarget;
+import shim.core.lash.ValveAtHand;
 import shim.core.lash.ValveHistory;
+import shim.core.lash.WrittenRound.Phase;
 
 /** Lash over rounds and hours, and who corrected what. */
 @Service
@@ -147,8 +151,9 @@ class LashHistory {
 
   EngineLash lash(UUID engineId) {
     Engine engine = engines.get(engineId).engine();
-    LashPast.Past known = past.of(engineId, engine);
-    Growth growth = Growth.of(known.history(), engine.layout().positions());
+    LashRecord record = past.of(engineId, engine);
+    ValveHistory history = record.history();
+    Growth growth = Growth.of(history, engine.layout().positions());
     List<LashTarget> targets = new ArrayList<>();
     if (!engine.drive().lifter().hydraulic()) {
       for (HeatState state : HeatState.values()) {
@@ -156,7 +161,7 @@ class LashHistory {
       }
     }
     List<ValveLash> valves =
-        engine.layout().positions().stream().map(p -> valve(known, targets, p)).toList();
+        engine.layout().positions().stream().map(p -> valve(record, history, targets, p)).toList();
     return new EngineLash(
         valves,
         changes.findByEngineIdOrderByChangedAt(engineId).stream().map(LashHistory::line).toList(),
@@ -174,20 +179,24 @@ class LashHistory {
     return new ChangeLine(c.id, c.part, c.positions(), c.engineHours, c.changedAt, c.hand, c.note);
   }
 
-  private static ValveLash valve(LashPast.Past known, List<LashTarget> targets, Position p) {
+  private static ValveLash valve(
+      LashRecord record, ValveHistory history, List<LashTarget> targets, Position p) {
     List<Point> points =
-        known.history().visits(p).stream()
+        history.visits(p).stream()
             .sorted(Comparator.comparingLong(ValveHistory.Visit::order))
-            .map(v -> point(known, targets, v))
+            .map(v -> point(record.turns(p, v.order()), history, targets, v))
             .toList();
     return new ValveLash(p, points);
   }
 
-  private static Point point(LashPast.Past known, List<LashTarget> targets, ValveHistory.Visit v) {
-    LashPast.Turns turns = known.turns().getOrDefault(v.position(), Map.of()).get(v.order());
+  private static Point point(
+      LashRecord.Turns turns,
+      ValveHistory history,
+      List<LashTarget> targets,
+      ValveHistory.Visit v) {
     Double drift = null;
     if (v.foundIn() != null
-        && known.history().drift(v.position(), v.state(), v.order(), v.engineHours(), v.foundIn())
+        && history.drift(v.position(), v.state(), v.order(), v.engineHours(), v.foundIn())
             instanceof ValveHistory.Drift.Known moved) {
       drift = moved.driftIn();
     }
@@ -197,8 +206,8 @@ class LashHistory {
         v.foundIn(),
         v.leftIn(),
         drift,
-        turns == null ? null : turns.found(),
-        turns == null ? null : turns.left(),
+        Maybe.orNull(turns.found()),
+        Maybe.orNull(turns.left()),
         judge(targets, v, v.foundIn()),
         judge(targets, v, v.leftIn()),
         Instant.ofEpochMilli(v.order()));
@@ -227,7 +236,7 @@ class LashHistory {
             .orElseThrow(() -> Refusal.invalid("crankDeg", "this engine has no cam card"));
     Set<Position> todo = new HashSet<>();
     view.valves().stream()
-        .filter(v -> v.status() != RoundView.Status.DONE)
+        .filter(v -> v.status() != ValveAtHand.Status.DONE)
         .forEach(v -> todo.add(v.position()));
     Overshoot past = Overshoot.of(model, crankDeg, missedDeg, todo);
     return new PastStop(

@@ -14,6 +14,7 @@ import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.Position;
 import shim.core.lash.Reading;
+import shim.core.lash.WrittenRound.Phase;
 
 /** One reading at one valve, as typed. */
 @Entity

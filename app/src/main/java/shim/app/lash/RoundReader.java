@@ -20,10 +20,13 @@ import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.engine.SheetCheck;
 import shim.core.lash.Growth;
+import shim.core.lash.LashRecord;
 import shim.core.lash.LashTarget;
 import shim.core.lash.RoundStory;
 import shim.core.lash.ShimSwaps;
+import shim.core.lash.ValveAtHand;
 import shim.core.lash.ValveHistory;
+import shim.core.lash.WrittenRound.Phase;
 
 /** Computes what a stored round means. */
 @Service
@@ -74,13 +77,17 @@ class RoundReader {
   RoundView view(RoundRow round) {
     Engine engine = engine(round);
     Plans.PlanView plan = Plans.plan(engine, round.school, round.stops, round.onMarks);
-    LashPast.Past before = past.of(round.engineId, engine);
-    Growth growth = Growth.of(before.historyBefore(round), engine.layout().positions());
+    LashRecord record = past.of(round.engineId, engine);
+    long order = LashPast.order(round);
+    Growth growth = Growth.of(record.before(order).history(), engine.layout().positions());
     Map<String, ReadingRow> held = new HashMap<>();
     readings.findByRoundId(round.id).forEach(r -> held.put(r.valve + r.phase, r));
     Map<String, LookRow> seen = new HashMap<>();
     looks.findByRoundId(round.id).forEach(l -> seen.put(l.valve, l));
-    ValveReader reader = new ValveReader(engine, round, before, growth);
+    ValveReader reader =
+        new ValveReader(
+            new ValveAtHand.Round(
+                engine, round.state, order, round.engineHours, growth, record, record.history()));
     List<Position> only = round.only();
     List<RoundView.ValveView> valves = new ArrayList<>();
     for (Plans.StopView stop : plan.stops()) {
@@ -99,7 +106,7 @@ class RoundReader {
                 seen.get(name)));
       }
     }
-    int done = (int) valves.stream().filter(v -> v.status() == RoundView.Status.DONE).count();
+    int done = (int) valves.stream().filter(v -> v.status() == ValveAtHand.Status.DONE).count();
     return new RoundView(
         round.id,
         round.engineId,

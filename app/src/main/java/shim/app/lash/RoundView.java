@@ -18,6 +18,7 @@ import shim.core.lash.Reading;
 import shim.core.lash.RoundStory;
 import shim.core.lash.ShimSwaps;
 import shim.core.lash.Turn;
+import shim.core.lash.ValveAtHand;
 
 /**
  * A round as every device on it sees it: seen facts and what they mean now.
@@ -57,14 +58,6 @@ public record RoundView(
     @Nullable ShimSwaps swaps,
     boolean leavesWhatIsIn,
     long changes) {
-
-  /** How far a valve is. */
-  public enum Status {
-    OPEN,
-    FOUND,
-    DONE,
-    SKIPPED
-  }
 
   /**
    * A reading as kept.
@@ -111,7 +104,7 @@ public record RoundView(
       @Nullable Double lastLeftHours,
       @Nullable ReadingView found,
       @Nullable ReadingView left,
-      Status status,
+      ValveAtHand.Status status,
       LashTarget.@Nullable Verdict foundVerdict,
       LashTarget.@Nullable Verdict leftVerdict,
       @Nullable Double driftIn,

@@ -29,6 +29,7 @@ import shim.core.engine.Position;
 import shim.core.lash.Preload;
 import shim.core.lash.Reading;
 import shim.core.lash.RoundStory;
+import shim.core.lash.WrittenRound.Phase;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 

@@ -8,6 +8,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import shim.app.running.HoursWritten;
+import shim.core.lash.WrittenRound.Phase;
 
 interface RoundRows extends JpaRepository<RoundRow, UUID>, HoursWritten {
   List<RoundRow> findByEngineIdOrderByStartedAt(UUID engineId);

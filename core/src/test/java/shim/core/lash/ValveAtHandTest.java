@@ -1,0 +1,179 @@
+package shim.core.lash;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
+import shim.core.Engines;
+import shim.core.engine.Adjuster;
+import shim.core.engine.Engine;
+import shim.core.engine.EngineSheet.DriveSheet;
+import shim.core.engine.HeatState;
+import shim.core.engine.Lifter;
+import shim.core.engine.Position;
+import shim.core.engine.Rocker;
+import shim.core.lash.ValveAtHand.Read;
+import shim.core.lash.ValveAtHand.Status;
+import shim.core.lash.WrittenRound.Entry;
+import shim.core.lash.WrittenRound.Phase;
+
+/** One valve of a round: how far it is, and what is to be done by its latest reading. */
+class ValveAtHandTest {
+  private static final OptionalDouble NONE = OptionalDouble.empty();
+  private static final Position I1 = Position.parse("1I");
+  private static final Engine SCREWS = Engines.engine(Engines.sheet("inline-4"));
+
+  private static Engine engine(Lifter lifter, Rocker rocker, Adjuster adjuster) {
+    DriveSheet d = Engines.drive();
+    return Engines.engine(
+        Engines.with(
+            Engines.sheet("inline-4"),
+            new DriveSheet(
+                lifter,
+                rocker,
+                d.ratioIntake(),
+                d.ratioExhaust(),
+                adjuster,
+                adjuster.turned() ? d.thread() : null,
+                lifter.hydraulic() ? 0.16 : null,
+                lifter.hydraulic() ? 0.5 : null,
+                null,
+                null,
+                null,
+                false,
+                false,
+                null,
+                false)));
+  }
+
+  private static Read gap(double in) {
+    return new Read(OptionalDouble.of(in), NONE, NONE, false);
+  }
+
+  private static ValveAtHand at(Engine engine, @Nullable Read found, @Nullable Read left) {
+    return at(engine, new LashRecord(List.of(), List.of()), found, left, false);
+  }
+
+  private static ValveAtHand at(
+      Engine engine,
+      LashRecord record,
+      @Nullable Read found,
+      @Nullable Read left,
+      boolean skipped) {
+    Growth growth = Growth.of(record.history(), engine.layout().positions());
+    return ValveAtHand.of(
+        new ValveAtHand.Round(engine, HeatState.HOT, 100, 12, growth, record, record.history()),
+        I1,
+        found,
+        left,
+        skipped);
+  }
+
+  @Test
+  void itIsAsFarAsItsReadings() {
+    LashRecord none = new LashRecord(List.of(), List.of());
+    assertThat(at(SCREWS, none, null, null, false).status()).isEqualTo(Status.OPEN);
+    assertThat(at(SCREWS, none, gap(0.02), null, false).status()).isEqualTo(Status.FOUND);
+    assertThat(at(SCREWS, none, gap(0.02), null, true).status()).isEqualTo(Status.SKIPPED);
+    assertThat(at(SCREWS, none, gap(0.02), gap(0.02), true).status()).isEqualTo(Status.DONE);
+  }
+
+  @Test
+  void foundAndLeftAreJudgedEachAndTheLatestSaysWhatToDo() {
+    double target = at(SCREWS, null, null).target().orElseThrow().targetIn();
+    ValveAtHand found = at(SCREWS, gap(target + 0.006), null);
+    assertThat(found.foundVerdict()).hasValue(LashTarget.Verdict.WIDE);
+    assertThat(found.leftVerdict()).isEmpty();
+    assertThat(found.turn().orElseThrow().direction()).isEqualTo(Turn.Direction.TIGHTEN);
+    ValveAtHand left = at(SCREWS, gap(target + 0.006), gap(target));
+    assertThat(left.leftVerdict()).hasValue(LashTarget.Verdict.IN);
+    assertThat(left.turn().orElseThrow().direction()).isEqualTo(Turn.Direction.LEAVE);
+    assertThat(left.preload()).isEmpty();
+    assertThat(left.part()).isEmpty();
+    assertThat(left.partNowIn()).isEmpty();
+  }
+
+  @Test
+  void aStrangeFigureIsAskedAboutOnceUntilItIsExplained() {
+    double target = at(SCREWS, null, null).target().orElseThrow().targetIn();
+    assertThat(at(SCREWS, gap(10 * target), null).ask()).isPresent();
+    assertThat(at(SCREWS, gap(10 * target), gap(target)).ask()).as("the latest counts").isEmpty();
+    assertThat(at(SCREWS, gap(target), gap(10 * target)).ask()).isPresent();
+    Read said = new Read(OptionalDouble.of(10 * target), NONE, NONE, true);
+    assertThat(at(SCREWS, said, null).ask()).isEmpty();
+    assertThat(at(SCREWS, said, gap(10 * target)).ask()).as("said of the other one").isPresent();
+  }
+
+  @Test
+  void driftIsAgainstHowItWasLeftLastTime() {
+    WrittenRound before =
+        new WrittenRound(
+            "before",
+            10,
+            9.5,
+            HeatState.HOT,
+            "KV",
+            List.of(
+                new Entry(
+                    I1,
+                    Phase.FOUND,
+                    Optional.of(new Reading.Figure(0.018, 0.001)),
+                    NONE,
+                    false,
+                    NONE,
+                    1),
+                new Entry(I1, Phase.LEFT, Optional.empty(), NONE, true, NONE, 2)));
+    LashRecord record = new LashRecord(List.of(before), List.of());
+    ValveAtHand v = at(SCREWS, record, gap(0.021), null, false);
+    assertThat(v.last().orElseThrow().leftIn()).isEqualTo(0.018);
+    ValveHistory.Drift.Known drift = (ValveHistory.Drift.Known) v.drift().orElseThrow();
+    assertThat(drift.driftIn()).isCloseTo(0.003, within(1e-12));
+    assertThat(drift.hours()).isEqualTo(2.5);
+    assertThat(at(SCREWS, record, null, null, false).drift()).isEmpty();
+    assertThat(at(SCREWS, gap(0.021), null).drift().orElseThrow())
+        .isInstanceOf(ValveHistory.Drift.None.class);
+  }
+
+  @Test
+  void aHydraulicLifterHasPreloadAndNoTarget() {
+    Engine hydraulic = engine(Lifter.ROLLER_HYDRAULIC, Rocker.STUD, Adjuster.FULCRUM_NUT);
+    Read half = new Read(NONE, OptionalDouble.of(0.5), NONE, false);
+    ValveAtHand v = at(hydraulic, half, null);
+    assertThat(v.target()).isEmpty();
+    assertThat(v.turn()).isEmpty();
+    assertThat(v.foundVerdict()).isEmpty();
+    assertThat(v.preload()).isPresent();
+    assertThat(at(hydraulic, null, null).preload()).isEmpty();
+    assertThat(at(SCREWS, half, null).preload()).as("a solid lifter has none").isEmpty();
+  }
+
+  @Test
+  void aBucketIsShimmedFromThePartThatIsIn() {
+    Engine buckets = engine(Lifter.BUCKET, Rocker.NONE, Adjuster.BUCKET_SHIM);
+    Read found = new Read(OptionalDouble.of(0.010), NONE, OptionalDouble.of(0.110), false);
+    ValveAtHand v = at(buckets, found, null);
+    assertThat(v.turn()).isEmpty();
+    assertThat(v.partNowIn()).hasValue(0.110);
+    assertThat(v.part()).isPresent();
+    WrittenRound before =
+        new WrittenRound(
+            "before",
+            10,
+            9.5,
+            HeatState.HOT,
+            "KV",
+            List.of(
+                new Entry(
+                    I1, Phase.FOUND, Optional.empty(), NONE, true, OptionalDouble.of(0.112), 1)));
+    LashRecord record = new LashRecord(List.of(before), List.of());
+    assertThat(at(buckets, record, gap(0.010), null, false).partNowIn()).hasValue(0.112);
+    assertThat(at(buckets, record, found, null, false).partNowIn())
+        .as("what was written down now counts")
+        .hasValue(0.110);
+    assertThat(at(buckets, gap(0.010), null).part()).as("nobody knows what is in").isEmpty();
+  }
+}
