@@ -6,28 +6,23 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import shim.app.engine.Engines;
 import shim.app.http.Refusal;
-import shim.app.record.Because;
+import shim.app.record.Documents;
+import shim.app.rules.TeamRules;
 import shim.core.change.AirHold;
 import shim.core.change.Danger;
 import shim.core.change.JobPlan;
 import shim.core.change.Route;
 import shim.core.change.Schools;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What a team has settled for its spring changes: schools, air, gauge, torque sheet. */
 @Service
 @Transactional(readOnly = true)
 public class ChangeRules {
-  private final ChangeRulesRows rows;
-  private final Engines engines;
-  private final JsonMapper json;
+  private final TeamRules rules;
 
-  ChangeRules(ChangeRulesRows rows, Engines engines, JsonMapper json) {
-    this.rows = rows;
-    this.engines = engines;
-    this.json = json;
+  ChangeRules(TeamRules rules) {
+    this.rules = rules;
   }
 
   /**
@@ -84,14 +79,13 @@ public class ChangeRules {
   }
 
   public ChangeRulesSheet of(UUID engineId) {
-    return rows.findByEngineId(engineId)
-        .map(r -> json.readValue(r.sheet, ChangeRulesSheet.class))
+    return rules
+        .of(engineId, Documents.Kind.CHANGE_RULES, ChangeRulesSheet.class)
         .orElse(ChangeRulesSheet.BLANK);
   }
 
   @Transactional
   public ChangeRulesSheet put(UUID engineId, ChangeRulesSheet sheet, @Nullable String who) {
-    engines.get(engineId);
     Refusal.outside(
         "psi", sheet.psi(), AirHold.LEAST_PSI, AirHold.MOST_PSI, "air of 20 to 200 psi");
     Refusal.outside("turnsAtLbfFt", sheet.turnsAtLbfFt(), 1, 200, "1 to 200 lbf·ft");
@@ -101,13 +95,7 @@ public class ChangeRules {
     for (int i = 0; i < sheet.sheet().size(); i++) {
       requireTorque("torques[" + i + "]", sheet.sheet().get(i));
     }
-    ChangeRulesRow row =
-        rows.findByEngineId(engineId)
-            .orElseGet(() -> new ChangeRulesRow(UUID.randomUUID(), engineId));
-    row.sheet = json.writeValueAsString(sheet);
-    Because.of(who, "spring change rules");
-    rows.saveAndFlush(row);
-    return sheet;
+    return rules.put(engineId, Documents.Kind.CHANGE_RULES, sheet, who);
   }
 
   private static void requireTorque(String field, JobPlan.Torque t) {

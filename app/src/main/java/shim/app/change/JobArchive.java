@@ -8,8 +8,8 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.record.Because;
+import shim.app.record.Documents;
 import shim.core.change.Done;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Jobs and what they left open, as an engine's file holds them. Photos stay in their folder. */
 @Component
@@ -20,7 +20,7 @@ public class JobArchive {
   private final FindingRows findings;
   private final OpenRows items;
   private final JobPlanner planner;
-  private final JsonMapper json;
+  private final Documents documents;
 
   JobArchive(
       JobRows jobs,
@@ -28,13 +28,13 @@ public class JobArchive {
       FindingRows findings,
       OpenRows items,
       JobPlanner planner,
-      JsonMapper json) {
+      Documents documents) {
     this.jobs = jobs;
     this.acts = acts;
     this.findings = findings;
     this.items = items;
     this.planner = planner;
-    this.json = json;
+    this.documents = documents;
   }
 
   /** Something done, with its id. */
@@ -95,7 +95,7 @@ public class JobArchive {
       return;
     }
     JobRow row = new JobRow(a.id(), a.engineId());
-    row.plan = json.writeValueAsString(a.plan());
+    row.plan = documents.write(Documents.Kind.JOB_PLAN, a.plan());
     row.engineHours = a.engineHours();
     row.hand = a.hand();
     row.startedAt = a.startedAt();

@@ -19,6 +19,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
 import shim.app.http.Refusal;
+import shim.app.record.Documents;
 import shim.app.record.Maybe;
 import shim.app.spring.Pockets;
 import shim.app.spring.Springs;
@@ -39,7 +40,6 @@ import shim.core.engine.EngineSheet;
 import shim.core.engine.HeatState;
 import shim.core.engine.Lifter;
 import shim.core.engine.Position;
-import tools.jackson.databind.json.JsonMapper;
 
 /** From what is wanted to a plan: springs, holds, route, what to lay out and how long it takes. */
 @Service
@@ -51,7 +51,7 @@ class JobPlanner {
   private final Pockets pockets;
   private final ChangeRules rules;
   private final JobRows jobs;
-  private final JsonMapper json;
+  private final Documents documents;
 
   JobPlanner(
       Engines engines,
@@ -60,14 +60,14 @@ class JobPlanner {
       Pockets pockets,
       ChangeRules rules,
       JobRows jobs,
-      JsonMapper json) {
+      Documents documents) {
     this.engines = engines;
     this.springs = springs;
     this.stock = stock;
     this.pockets = pockets;
     this.rules = rules;
     this.jobs = jobs;
-    this.json = json;
+    this.documents = documents;
   }
 
   /**
@@ -410,6 +410,6 @@ class JobPlanner {
 
   /** The plan a stored job began with. */
   Planned read(JobRow row) {
-    return json.readValue(row.plan, Planned.class);
+    return documents.read(Documents.Kind.JOB_PLAN, row.plan, Planned.class);
   }
 }

@@ -1,7 +1,6 @@
 package shim.app.change;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
@@ -29,8 +28,4 @@ interface FindingRows extends JpaRepository<FindingRow, UUID> {
 
 interface OpenRows extends JpaRepository<OpenRow, UUID> {
   List<OpenRow> findByEngineIdOrderByOpenedAt(UUID engineId);
-}
-
-interface ChangeRulesRows extends JpaRepository<ChangeRulesRow, UUID> {
-  Optional<ChangeRulesRow> findByEngineId(UUID engineId);
 }

@@ -13,6 +13,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
+import shim.app.record.Documents;
 import shim.app.record.Hours;
 import shim.app.record.Ids;
 import shim.app.record.Initials;
@@ -22,7 +23,6 @@ import shim.core.change.Act;
 import shim.core.change.Done;
 import shim.core.change.Job;
 import shim.core.engine.Position;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Jobs as what was done, one act at a time, each kept at once and safe to repeat. */
 @Service
@@ -34,7 +34,7 @@ class Jobs {
   private final JobPlanner planner;
   private final HandOver handOver;
   private final Photos photos;
-  private final JsonMapper json;
+  private final Documents documents;
   private final Clock clock;
 
   Jobs(
@@ -44,7 +44,7 @@ class Jobs {
       JobPlanner planner,
       HandOver handOver,
       Photos photos,
-      JsonMapper json,
+      Documents documents,
       Clock clock) {
     this.jobs = jobs;
     this.acts = acts;
@@ -52,7 +52,7 @@ class Jobs {
     this.planner = planner;
     this.handOver = handOver;
     this.photos = photos;
-    this.json = json;
+    this.documents = documents;
     this.clock = clock;
   }
 
@@ -125,7 +125,7 @@ class Jobs {
             });
     JobPlanner.Planned planned = planner.plan(start.engineId(), start.ask());
     JobRow row = new JobRow(id, start.engineId());
-    row.plan = json.writeValueAsString(planned);
+    row.plan = documents.write(Documents.Kind.JOB_PLAN, planned);
     row.engineHours = start.engineHours();
     row.hand = start.hand();
     row.startedAt = now();

@@ -8,21 +8,21 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
+import shim.app.record.Documents;
 import shim.core.engine.Engine;
 import shim.core.engine.EngineSheet;
 import shim.core.engine.SheetCheck;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The engines of the team. */
 @Service
 @Transactional(readOnly = true)
 public class Engines {
   private final EngineRows rows;
-  private final JsonMapper json;
+  private final Documents documents;
 
-  Engines(EngineRows rows, JsonMapper json) {
+  Engines(EngineRows rows, Documents documents) {
     this.rows = rows;
-    this.json = json;
+    this.documents = documents;
   }
 
   /**
@@ -69,14 +69,14 @@ public class Engines {
           "the engine cannot be kept yet; what you typed is still here", "", checked.problems());
     }
     String name = Optional.ofNullable(sheet.name()).orElseThrow().strip();
-    String text = json.writeValueAsString(sheet);
+    String text = write(sheet);
     Optional<EngineRow> known = rows.findById(id);
     Because.of(who, known.isEmpty() ? "new engine" : "sheet changed");
     if (known.isEmpty()) {
       return stored(rows.saveAndFlush(new EngineRow(id, name, text)));
     }
     EngineRow row = known.get();
-    boolean changed = !row.sheet().equals(text);
+    boolean changed = !read(row.sheet()).equals(sheet);
     if (changed && basedOn != null && basedOn != row.version()) {
       throw Refusal.conflict(
           "someone else changed this engine meanwhile: open it again to see their change");
@@ -91,11 +91,11 @@ public class Engines {
 
   /** Reads a sheet kept as text, also by features that froze one. */
   public EngineSheet read(String text) {
-    return json.readValue(text, EngineSheet.class);
+    return documents.read(Documents.Kind.ENGINE_SHEET, text, EngineSheet.class);
   }
 
   /** A sheet as text, to be frozen. */
   public String write(EngineSheet sheet) {
-    return json.writeValueAsString(sheet);
+    return documents.write(Documents.Kind.ENGINE_SHEET, sheet);
   }
 }

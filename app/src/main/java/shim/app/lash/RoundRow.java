@@ -76,8 +76,6 @@ class RoundRow {
   @Column(columnDefinition = "clob")
   @Nullable String said;
 
-  @Nullable String ruleVersion;
-
   /** Goes up with each change of the round or of anything in it; written by {@code touch}. */
   @NotAudited
   @Column(insertable = false, updatable = false)

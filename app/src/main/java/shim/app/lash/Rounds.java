@@ -19,6 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
+import shim.app.record.Documents;
 import shim.app.record.Hours;
 import shim.app.record.Initials;
 import shim.app.record.TakenBack;
@@ -30,8 +31,6 @@ import shim.core.lash.Preload;
 import shim.core.lash.Reading;
 import shim.core.lash.RoundStory;
 import shim.core.lash.WrittenRound.Phase;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * What is done to a lash round. Each reading is kept at once under an id its client made, so a
@@ -41,7 +40,6 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 @Transactional
 public class Rounds {
-  static final String RULE_VERSION = "2";
   private static final String HEAT = "a temperature between -100 and 1000 °F";
 
   private final RoundRows rounds;
@@ -52,7 +50,7 @@ public class Rounds {
   private final RoundReader reader;
   private final RoundJudge judge;
   private final TakenBack takenBack;
-  private final JsonMapper json;
+  private final Documents documents;
   private final Clock clock;
 
   Rounds(
@@ -64,7 +62,7 @@ public class Rounds {
       RoundReader reader,
       RoundJudge judge,
       TakenBack takenBack,
-      JsonMapper json,
+      Documents documents,
       Clock clock) {
     this.rounds = rounds;
     this.readings = readings;
@@ -74,7 +72,7 @@ public class Rounds {
     this.reader = reader;
     this.judge = judge;
     this.takenBack = takenBack;
-    this.json = json;
+    this.documents = documents;
     this.clock = clock;
   }
 
@@ -373,8 +371,7 @@ public class Rounds {
         signature.rulesChecked() == null ? null : String.join("\n", signature.rulesChecked());
     round.signedBy = signature.initials();
     round.signedAt = at == null ? now() : at;
-    round.ruleVersion = RULE_VERSION;
-    round.said = json.writeValueAsString(looksNow(round));
+    round.said = documents.write(Documents.Kind.ROUND_LOOKS, looksNow(round));
     Because.of(signature.initials(), "signed off");
     rounds.saveAndFlush(round);
     rounds.touch(id);
@@ -391,11 +388,8 @@ public class Rounds {
     return judge.looks(round.engineId, round.id, reader.view(round).story());
   }
 
-  /** Rounds signed under rule version 1 kept the whole story of the round by itself. */
   private List<RoundStory.Look> onTheDay(String said) {
-    JsonNode kept = json.readTree(said);
-    return List.of(
-        json.treeToValue(kept.isArray() ? kept : kept.path("first"), RoundStory.Look[].class));
+    return List.of(documents.read(Documents.Kind.ROUND_LOOKS, said, RoundStory.Look[].class));
   }
 
   /** Every class rule of the engine is looked at, or the note says why not. */

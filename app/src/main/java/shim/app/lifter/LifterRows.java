@@ -2,7 +2,6 @@ package shim.app.lifter;
 
 import java.util.Collection;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import shim.app.running.HoursWritten;
@@ -21,10 +20,6 @@ interface LifterFittingRows extends JpaRepository<LifterFittingRow, UUID>, Hours
 
 interface RebuildRows extends JpaRepository<RebuildRow, UUID> {
   List<RebuildRow> findByLifterIdInOrderByRebuiltAt(Collection<UUID> lifters);
-}
-
-interface LifterRulesRows extends JpaRepository<LifterRulesRow, UUID> {
-  Optional<LifterRulesRow> findByEngineId(UUID engineId);
 }
 
 interface InspectionRows extends JpaRepository<InspectionRow, UUID>, HoursWritten {

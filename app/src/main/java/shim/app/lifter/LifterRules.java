@@ -5,26 +5,21 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import shim.app.engine.Engines;
 import shim.app.http.Refusal;
-import shim.app.record.Because;
+import shim.app.record.Documents;
 import shim.app.record.Maybe;
+import shim.app.rules.TeamRules;
 import shim.core.drift.DriftRules;
 import shim.core.engine.Lifter;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What a team has settled for the lifters of an engine. */
 @Service
 @Transactional(readOnly = true)
 public class LifterRules {
-  private final LifterRulesRows rows;
-  private final Engines engines;
-  private final JsonMapper json;
+  private final TeamRules rules;
 
-  LifterRules(LifterRulesRows rows, Engines engines, JsonMapper json) {
-    this.rows = rows;
-    this.engines = engines;
-    this.json = json;
+  LifterRules(TeamRules rules) {
+    this.rules = rules;
   }
 
   /**
@@ -57,26 +52,19 @@ public class LifterRules {
   }
 
   public LifterRulesSheet of(UUID engineId) {
-    return rows.findByEngineId(engineId)
-        .map(r -> json.readValue(r.sheet, LifterRulesSheet.class))
+    return rules
+        .of(engineId, Documents.Kind.LIFTER_RULES, LifterRulesSheet.class)
         .orElse(LifterRulesSheet.BLANK);
   }
 
   @Transactional
   public LifterRulesSheet put(UUID engineId, LifterRulesSheet sheet, @Nullable String who) {
-    engines.get(engineId);
     String hours = "an interval lies between 1 and 5000 h";
     Refusal.outside("flatHours", sheet.flatHours(), 1, 5000, hours);
     Refusal.outside("rollerSolidHours", sheet.rollerSolidHours(), 1, 5000, hours);
     Refusal.outside("hydraulicHours", sheet.hydraulicHours(), 1, 5000, hours);
     Refusal.outside(
         "smallestThouPerHour", sheet.smallestThouPerHour(), 0.05, 10, "0.05 to 10 thou an hour");
-    LifterRulesRow row =
-        rows.findByEngineId(engineId)
-            .orElseGet(() -> new LifterRulesRow(UUID.randomUUID(), engineId));
-    row.sheet = json.writeValueAsString(sheet);
-    Because.of(who, "lifter rules");
-    rows.saveAndFlush(row);
-    return sheet;
+    return rules.put(engineId, Documents.Kind.LIFTER_RULES, sheet, who);
   }
 }

@@ -2,7 +2,6 @@ package shim.app.spring;
 
 import java.util.Collection;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import shim.app.running.HoursWritten;
@@ -21,8 +20,4 @@ interface FittingRows extends JpaRepository<FittingRow, UUID>, HoursWritten.OfSt
   List<FittingRow> findBySpringIdInOrderByFittedAt(Collection<UUID> springIds);
 
   List<FittingRow> findByToHoursIsNull();
-}
-
-interface RulesRows extends JpaRepository<RulesRow, UUID> {
-  Optional<RulesRow> findByEngineId(UUID engineId);
 }

@@ -5,28 +5,23 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import shim.app.engine.Engines;
 import shim.app.http.Refusal;
-import shim.app.record.Because;
+import shim.app.record.Documents;
+import shim.app.rules.TeamRules;
 import shim.core.fatigue.Limits;
 import shim.core.fatigue.SetAdvice;
 import shim.core.spring.HeightPlan;
 import shim.core.spring.SpringType;
 import shim.core.spring.WeakestLink;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What a team has settled for the springs of an engine. */
 @Service
 @Transactional(readOnly = true)
 public class SpringRules {
-  private final RulesRows rows;
-  private final Engines engines;
-  private final JsonMapper json;
+  private final TeamRules rules;
 
-  SpringRules(RulesRows rows, Engines engines, JsonMapper json) {
-    this.rows = rows;
-    this.engines = engines;
-    this.json = json;
+  SpringRules(TeamRules rules) {
+    this.rules = rules;
   }
 
   /**
@@ -90,14 +85,13 @@ public class SpringRules {
   }
 
   public SpringRulesSheet of(UUID engineId) {
-    return rows.findByEngineId(engineId)
-        .map(r -> json.readValue(r.sheet, SpringRulesSheet.class))
+    return rules
+        .of(engineId, Documents.Kind.SPRING_RULES, SpringRulesSheet.class)
         .orElse(SpringRulesSheet.BLANK);
   }
 
   @Transactional
   public SpringRulesSheet put(UUID engineId, SpringRulesSheet sheet, @Nullable String who) {
-    engines.get(engineId);
     Refusal.outside(
         "lossPercent", sheet.lossPercent(), 1, 50, "a loss limit lies between 1 and 50 %");
     Refusal.outside(
@@ -115,11 +109,6 @@ public class SpringRules {
       Refusal.outside(at, l.liftIn(), 0.1, 1.5, "a valve lift lies between 0.1 and 1.5 in");
       Refusal.outside(at, l.rpm(), 500, 20_000, "500 to 20000 rpm");
     }
-    RulesRow row =
-        rows.findByEngineId(engineId).orElseGet(() -> new RulesRow(UUID.randomUUID(), engineId));
-    row.sheet = json.writeValueAsString(sheet);
-    Because.of(who, "spring rules");
-    rows.saveAndFlush(row);
-    return sheet;
+    return rules.put(engineId, Documents.Kind.SPRING_RULES, sheet, who);
   }
 }

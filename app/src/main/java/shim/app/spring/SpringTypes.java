@@ -7,21 +7,21 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
+import shim.app.record.Documents;
 import shim.core.spring.SpringCheck;
 import shim.core.spring.SpringSheet;
 import shim.core.spring.SpringType;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The spring types of the team. */
 @Service
 @Transactional(readOnly = true)
 public class SpringTypes {
   private final SpringTypeRows rows;
-  private final JsonMapper json;
+  private final Documents documents;
 
-  SpringTypes(SpringTypeRows rows, JsonMapper json) {
+  SpringTypes(SpringTypeRows rows, Documents documents) {
     this.rows = rows;
-    this.json = json;
+    this.documents = documents;
   }
 
   /** A type as kept. */
@@ -62,12 +62,13 @@ public class SpringTypes {
     }
     SpringTypeRow row = rows.findById(id).orElseGet(() -> new SpringTypeRow(id));
     row.name = String.valueOf(sheet.name()).strip();
-    row.sheet = json.writeValueAsString(sheet);
+    row.sheet = documents.write(Documents.Kind.SPRING_SHEET, sheet);
     Because.of(who, "spring type");
     return stored(rows.saveAndFlush(row));
   }
 
   private StoredType stored(SpringTypeRow row) {
-    return new StoredType(row.id, json.readValue(row.sheet, SpringSheet.class));
+    return new StoredType(
+        row.id, documents.read(Documents.Kind.SPRING_SHEET, row.sheet, SpringSheet.class));
   }
 }

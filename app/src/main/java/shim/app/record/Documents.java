@@ -1,0 +1,77 @@
+package shim.app.record;
+
+import java.util.List;
+import java.util.function.UnaryOperator;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Documents in the database, so that what was stored once can be read for ever. Each is stored with
+ * the version of its kind: {@code {"version": 1, "document": …}}. A kind whose shape changes gets
+ * one more step from the version before, and a kept sample of that version in the tests. What was
+ * stored before there were versions is version 0.
+ */
+@Component
+public class Documents {
+  private static final String VERSION = "version";
+  private static final String DOCUMENT = "document";
+
+  /** Kinds of documents with the steps from each version to the next. */
+  public enum Kind {
+    ENGINE_SHEET,
+    SPRING_SHEET,
+    SPRING_RULES,
+    LIFTER_RULES,
+    CHANGE_RULES,
+    JOB_PLAN,
+    /** What was said of a round when it was signed; at first its whole story was kept. */
+    ROUND_LOOKS(d -> d.isArray() ? d : d.path("first"));
+
+    private final List<UnaryOperator<JsonNode>> steps;
+
+    @SafeVarargs
+    Kind(UnaryOperator<JsonNode>... steps) {
+      this.steps = List.of(steps);
+    }
+
+    /** The version that is written now. */
+    public int version() {
+      return steps.size();
+    }
+
+    private JsonNode newest(JsonNode document, int version) {
+      JsonNode d = document;
+      for (UnaryOperator<JsonNode> step : steps.subList(version, steps.size())) {
+        d = step.apply(d);
+      }
+      return d;
+    }
+  }
+
+  private final JsonMapper json;
+
+  Documents(JsonMapper json) {
+    this.json = json;
+  }
+
+  public String write(Kind kind, Object document) {
+    ObjectNode stored = json.createObjectNode();
+    stored.put(VERSION, kind.version());
+    stored.set(DOCUMENT, json.valueToTree(document));
+    return json.writeValueAsString(stored);
+  }
+
+  /** Reads any version up to now; one of a later Shim is an error in words. */
+  public <T> T read(Kind kind, String stored, Class<T> as) {
+    JsonNode tree = json.readTree(stored);
+    boolean versioned = tree.size() == 2 && tree.has(VERSION) && tree.has(DOCUMENT);
+    int version = versioned ? tree.path(VERSION).asInt() : 0;
+    if (version > kind.version()) {
+      throw new IllegalStateException(
+          kind + " was stored by a later Shim, in version " + version + ": start that one");
+    }
+    return json.treeToValue(kind.newest(versioned ? tree.path(DOCUMENT) : tree, version), as);
+  }
+}
