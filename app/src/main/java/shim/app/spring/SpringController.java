@@ -1,16 +1,13 @@
 package shim.app.spring;
 
-import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -19,14 +16,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import shim.app.engine.Engines;
 import shim.app.record.Because;
-import shim.app.record.HeightIn;
-import shim.app.record.Hours;
-import shim.app.record.Ids;
-import shim.app.record.Initials;
 import shim.core.engine.Lifter;
-import shim.core.engine.Position;
 import shim.core.engine.Problem;
 import shim.core.spring.Candidate;
 import shim.core.spring.Fit;
@@ -41,45 +32,22 @@ import shim.core.spring.WeakestLink;
 class SpringController {
   private final SpringTypes types;
   private final Springs springs;
+  private final SpringSets sets;
   private final SpringRules rules;
-  private final Engines engines;
   private final Pockets pockets;
 
   SpringController(
-      SpringTypes types, Springs springs, SpringRules rules, Engines engines, Pockets pockets) {
+      SpringTypes types, Springs springs, SpringSets sets, SpringRules rules, Pockets pockets) {
+    this.sets = sets;
     this.pockets = pockets;
     this.types = types;
     this.springs = springs;
     this.rules = rules;
-    this.engines = engines;
   }
 
   /** A data sheet as Shim understands it: rate in lbf/in, load at the reference height in lbf. */
   record SpringSheetReading(
       List<Problem> problems, @Nullable Double rateLbfPerIn, @Nullable Double nominalLbf) {}
-
-  /**
-   * A new set for a whole engine: one spring a valve, marked by prefix and valve.
-   *
-   * @param heightIn installed height of all, when the same
-   */
-  record NewSet(
-      @NotNull UUID typeId,
-      @NotBlank(message = "give the set a name") @Size(max = 14, message = "14 letters at most")
-          String setName,
-      @Hours double engineHours,
-      @Hours double hoursBefore,
-      @HeightIn @Nullable Double heightIn,
-      @Initials String hand) {}
-
-  /**
-   * An exchange.
-   *
-   * @param out fitting that ends
-   * @param in fitting that begins
-   */
-  record Exchange(
-      @NotNull UUID out, @NotNull Springs.Removal removal, @NotNull Springs.FittingEntry in) {}
 
   /** A spring at a valve with a cam: what to look at. */
   record FitRequest(
@@ -144,62 +112,16 @@ class SpringController {
   /** One spring out and another in, both or neither. */
   @PutMapping("/api/fittings/{id}/exchange")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  @Transactional
-  public void exchange(@PathVariable UUID id, @RequestBody Exchange exchange) {
-    springs.remove(exchange.out(), exchange.removal());
-    springs.fit(id, exchange.in());
+  void exchange(@PathVariable UUID id, @RequestBody SpringSets.Exchange exchange) {
+    sets.exchange(id, exchange);
   }
 
   /** Puts a new set into every valve that has no spring; safe to repeat. */
   @PutMapping("/api/engines/{engineId}/spring-sets/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  @Transactional
-  public void putSet(@PathVariable UUID engineId, @PathVariable UUID id, @RequestBody NewSet set) {
-    Set<Position> taken = springs.fitted(engineId).keySet();
-    for (Position valve : engines.get(engineId).engine().layout().positions()) {
-      UUID spring = part(id, "spring " + valve);
-      if (!taken.contains(valve)) {
-        springs.put(
-            spring,
-            new Springs.SpringEntry(
-                set.typeId(),
-                set.setName().strip() + " " + valve,
-                set.setName().strip(),
-                null,
-                set.hoursBefore(),
-                null,
-                false,
-                null,
-                null),
-            set.hand());
-        springs.fit(part(id, "fitting " + valve), fitting(engineId, spring, valve, set));
-      }
-    }
-  }
-
-  private static UUID part(UUID set, String what) {
-    return Ids.of(set + what);
-  }
-
-  private static Springs.FittingEntry fitting(
-      UUID engineId, UUID spring, Position valve, NewSet set) {
-    return new Springs.FittingEntry(
-        spring,
-        engineId,
-        valve,
-        set.engineHours(),
-        null,
-        null,
-        null,
-        set.heightIn(),
-        null,
-        null,
-        null,
-        null,
-        null,
-        null,
-        set.hand(),
-        "new set");
+  void putSet(
+      @PathVariable UUID engineId, @PathVariable UUID id, @RequestBody SpringSets.NewSet set) {
+    sets.put(engineId, id, set);
   }
 
   @GetMapping("/api/engines/{id}/spring-rules")
