@@ -13,7 +13,12 @@ import shim.core.stats.Normal;
 record Mix(List<Outlook> outlooks, double[] weights) {
   private static final double MOST_HOURS = 1000;
   private static final double FINE_HOURS = 0.02;
-  private static final int HALVINGS = 12;
+
+  /** A loss is sought this finely, ln. */
+  private static final double FINE = 2e-5;
+
+  /** All is lost, ln: far ahead a path may run away beyond any figure. */
+  private static final double ALL = 10;
 
   /** Probability that the loss exceeds a limit at some hours. */
   double lossAbove(double hours, double limit) {
@@ -50,9 +55,11 @@ record Mix(List<Outlook> outlooks, double[] weights) {
   /** The loss not exceeded with probability p, at some hours. */
   double lossQuantile(double hours, double p) {
     List<Normal> loss = outlooks.stream().map(o -> o.lossLn(hours)).toList();
-    double low = loss.stream().mapToDouble(n -> n.mean() - 5 * n.sd()).min().orElseThrow();
-    double high = loss.stream().mapToDouble(n -> n.mean() + 5 * n.sd()).max().orElseThrow();
-    for (int i = 0; i < HALVINGS; i++) {
+    double least = loss.stream().mapToDouble(n -> n.mean() - 5 * n.sd()).min().orElseThrow();
+    double most = loss.stream().mapToDouble(n -> n.mean() + 5 * n.sd()).max().orElseThrow();
+    double low = Math.max(-ALL, least);
+    double high = Math.min(ALL, most);
+    while (high - low > FINE) {
       double mid = (low + high) / 2;
       double below = 0;
       for (int k = 0; k < weights.length; k++) {

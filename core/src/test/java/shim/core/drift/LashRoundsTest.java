@@ -86,7 +86,7 @@ class LashRoundsTest {
         record(
             round(20, part(I1, Phase.FOUND, 3.0)),
             round(10, part(I1, Phase.LEFT, 2.9), part(I1, Phase.FOUND, 2.8)),
-            round(30, part(E1, Phase.FOUND, 9)));
+            round(25, part(E1, Phase.FOUND, 9), gap(I1, Phase.FOUND, 0.018, 1)));
     assertThat(r.partBefore(I1, 10)).isEmpty();
     assertThat(r.partBefore(I1, 20)).hasValue(2.9);
     assertThat(r.partBefore(I1, 30)).hasValue(3.0);

@@ -9,6 +9,9 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import shim.core.stats.Range;
 
 class SpringSetTest {
   private static final double LAST = Sets.HOURS[Sets.HOURS.length - 1];
@@ -196,5 +199,17 @@ class SpringSetTest {
         .hasMessageContaining("NaN");
     assertThatThrownBy(() -> new Situation("s", 1, List.of(), false, Optional.empty()))
         .hasMessageContaining("planned hours");
+  }
+
+  /** A range that turns round, or a middle outside it, was once shown far from the last test. */
+  @ParameterizedTest
+  @ValueSource(doubles = {1, 7.7, 15, 20, 30, 60, 150})
+  void aLossLiesInItsRangeHoweverFarAhead(double hours) {
+    SpringSet set = SpringSet.of(new Sets(8, 7).history(), SetPrior.USUAL);
+    Range loss = set.loss("s0", hours);
+    Range common = set.commonLoss(hours);
+    assertThat(loss.low()).isLessThan(loss.mid());
+    assertThat(loss.mid()).isLessThan(loss.high()).isCloseTo(common.mid(), within(0.02));
+    assertThat(loss.high() - loss.low()).isGreaterThan(common.high() - common.low());
   }
 }

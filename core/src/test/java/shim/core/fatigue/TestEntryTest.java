@@ -127,6 +127,20 @@ class TestEntryTest {
         .isCloseTo(Math.sqrt(both + 0.003 * 0.003 + 0.008 * 0.008), within(1e-9));
   }
 
+  /** Where the loss itself is not known well, that counts too: half its 80 % range is 1.28 s.d. */
+  @Test
+  void whatIsNotKnownOfTheLossCounts() {
+    double range = TESTED.loss("s0", 30).high() - TESTED.loss("s0", 30).low();
+    double lossSd = range / 2 / 1.2816;
+    assertThat(lossSd).as("more than the least").isGreaterThan(0.002);
+    TestEntry e = TestEntry.of(known(30, 1.95, true, NONE), TESTED, List.of(), Optional.of(day(0)));
+    double reading = TESTED.spreads().reading();
+    assertThat(e.firstSpread())
+        .isCloseTo(
+            Math.sqrt(lossSd * lossSd + 0.003 * 0.003 + 0.004 * 0.004 + reading * reading),
+            within(1e-9));
+  }
+
   @Test
   void beyondThreeStandardDeviationsItIsReadAgain() {
     TestEntry none = known8();

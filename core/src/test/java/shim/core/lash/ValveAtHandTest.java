@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import shim.core.Engines;
@@ -175,5 +176,69 @@ class ValveAtHandTest {
         .as("what was written down now counts")
         .hasValue(0.110);
     assertThat(at(buckets, gap(0.010), null).part()).as("nobody knows what is in").isEmpty();
+  }
+
+  @Test
+  void whereNobodyWroteAPartDownTheSheetsIsIn() {
+    DriveSheet d = Engines.drive();
+    Engine pushrods =
+        Engines.engine(
+            Engines.with(
+                Engines.sheet("inline-4"),
+                new DriveSheet(
+                    Lifter.ROLLER_SOLID,
+                    Rocker.PEDESTAL,
+                    d.ratioIntake(),
+                    d.ratioExhaust(),
+                    Adjuster.PUSHROD_LENGTH,
+                    null,
+                    null,
+                    null,
+                    "7.800 7.850",
+                    7.8,
+                    7.9,
+                    false,
+                    false,
+                    null,
+                    false)));
+    assertThat(at(pushrods, gap(0.018), null).partNowIn()).hasValue(7.8);
+  }
+
+  /** Set cold, what the engine grows hot comes off the preload. */
+  @Test
+  void preloadSetColdTakesTheEnginesGrowthOff() {
+    Engine hydraulic = engine(Lifter.ROLLER_HYDRAULIC, Rocker.STUD, Adjuster.FULCRUM_NUT);
+    LashRecord record =
+        new LashRecord(
+            List.of(all(10, HeatState.COLD, 0.012), all(20, HeatState.HOT, 0.018)), List.of());
+    Read half = new Read(NONE, OptionalDouble.of(0.5), NONE, false);
+    Preload cold = preload(hydraulic, record, HeatState.COLD, half);
+    Preload hot = preload(hydraulic, record, HeatState.HOT, half);
+    Growth growth = Growth.of(record.history(), hydraulic.layout().positions());
+    double coldMinusHot = growth.coldMinusHotIn(I1.kind()).orElseThrow().mean();
+    assertThat(coldMinusHot).isCloseTo(-0.006, within(1e-9));
+    assertThat(cold)
+        .isEqualTo(Preload.of(hydraulic.drive(), I1.kind(), 0.5, -coldMinusHot))
+        .isNotEqualTo(hot);
+    assertThat(hot).isEqualTo(Preload.of(hydraulic.drive(), I1.kind(), 0.5, 0));
+  }
+
+  private static WrittenRound all(long order, HeatState state, double in) {
+    List<Entry> entries = SCREWS.layout().positions().stream().flatMap(p -> read(p, in)).toList();
+    return new WrittenRound("r" + order, order, 1, state, "KV", entries);
+  }
+
+  private static Stream<Entry> read(Position p, double in) {
+    Optional<Reading> figure = Optional.of(new Reading.Figure(in, 0.001));
+    return Stream.of(
+        new Entry(p, Phase.FOUND, figure, NONE, false, NONE, 1),
+        new Entry(p, Phase.LEFT, Optional.empty(), NONE, true, NONE, 2));
+  }
+
+  private static Preload preload(Engine engine, LashRecord record, HeatState state, Read found) {
+    Growth growth = Growth.of(record.history(), engine.layout().positions());
+    ValveAtHand.Round round =
+        new ValveAtHand.Round(engine, state, 100, 12, growth, record, record.history());
+    return ValveAtHand.of(round, I1, found, null, false).preload().orElseThrow();
   }
 }
