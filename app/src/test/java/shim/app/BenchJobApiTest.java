@@ -88,8 +88,7 @@ class BenchJobApiTest extends ApiTest {
         .noneMatch(t -> t.startsWith("Bar to") || t.contains("rockers") || t.contains("lash"));
     String done = finish(view);
     assertThat(get("/api/danger")).bodyJson().extractingPath("$").asArray().isEmpty();
-    assertThat((List<String>) JsonPath.read(done, "$.state.valves[*].stage"))
-        .containsOnly("PROVED");
+    assertThat(JsonPath.<List<String>>read(done, "$.state.valves[*].stage")).containsOnly("PROVED");
     assertThat(get("/api/engines/" + engine + "/rounds"))
         .bodyJson()
         .extractingPath("$")

@@ -135,8 +135,8 @@ class JobApiTest extends ApiTest {
     double each = JsonPath.read(plan, "$.routes.CYLINDER_BY_CYLINDER.barDeg");
     double all = JsonPath.read(plan, "$.routes.ALL_SPRINGS_FIRST.barDeg");
     assertThat(all).isGreaterThan(each);
-    assertThat((List<?>) JsonPath.read(plan, "$.sharedTdc")).hasSize(4);
-    assertThat((List<String>) JsonPath.read(plan, "$.cautions")).isNotEmpty();
+    assertThat(JsonPath.<List<?>>read(plan, "$.sharedTdc")).hasSize(4);
+    assertThat(JsonPath.<List<String>>read(plan, "$.cautions")).isNotEmpty();
   }
 
   @Test
@@ -200,17 +200,17 @@ class JobApiTest extends ApiTest {
         JsonPath.read(text(get("/api/springs")), "$[?(@.spring.mark=='A 3E')].spring.scrapped");
     assertThat(scrapped).contains(true);
     String rounds = text(get("/api/engines/" + engine + "/rounds"));
-    assertThat((List<?>) JsonPath.read(rounds, "$[*]")).hasSize(1);
+    assertThat(JsonPath.<List<?>>read(rounds, "$[*]")).hasSize(1);
     String round = text(get("/api/rounds/" + JsonPath.read(rounds, "$[0].id")));
-    assertThat((List<String>) JsonPath.read(round, "$.valves[*].position"))
+    assertThat(JsonPath.<List<String>>read(round, "$.valves[*].position"))
         .containsExactlyInAnyOrder("3E", "3I");
     assertThat((String) JsonPath.read(round, "$.signedBy")).isEqualTo("KV");
     String items = text(get("/api/engines/" + engine + "/open-items"));
-    assertThat((List<String>) JsonPath.read(items, "$[*].kind"))
+    assertThat(JsonPath.<List<String>>read(items, "$[*].kind"))
         .containsExactlyInAnyOrder("RECHECK", "STAND_IN", "ODD", "ODD");
     String file = text(get("/api/engines/" + engine + "/file"));
-    assertThat((List<?>) JsonPath.read(file, "$.jobs[0].acts")).hasSizeGreaterThan(40);
-    assertThat((List<?>) JsonPath.read(file, "$.openItems")).hasSize(4);
+    assertThat(JsonPath.<List<?>>read(file, "$.jobs[0].acts")).hasSizeGreaterThan(40);
+    assertThat(JsonPath.<List<?>>read(file, "$.openItems")).hasSize(4);
     comesBackInAsAnotherEngine(file);
     String item = JsonPath.read(items, "$[0].id");
     String close = "/api/engines/" + engine + "/open-items/" + item + "/closed";
@@ -256,7 +256,7 @@ class JobApiTest extends ApiTest {
         .extractingPath("$.errors[0].message")
         .asString()
         .contains("3E is unhooked, held by air");
-    assertThat((List<String>) JsonPath.read(view, "$.state.otherwise[*].act"))
+    assertThat(JsonPath.<List<String>>read(view, "$.state.otherwise[*].act"))
         .contains("AIR_LOST")
         .doesNotContain("PARK", "ABANDON", "BAR");
     List<UUID> ids = new ArrayList<>(List.of(UUID.randomUUID()));
@@ -282,7 +282,7 @@ class JobApiTest extends ApiTest {
     height.putAll(Map.of("step", "3E:HEIGHT", "valve", "3E", "figure", 1.972));
     String out = text(act(height));
     assertThat((String) JsonPath.read(out, "$.state.refused")).contains("out of 1.950");
-    assertThat((List<?>) JsonPath.read(out, "$.atHeight.ways")).isNotEmpty();
+    assertThat(JsonPath.<List<?>>read(out, "$.atHeight.ways")).isNotEmpty();
     double seat = JsonPath.read(out, "$.atHeight.fit.seatLbf");
     assertThat(seat).isBetween(209.0, 212.0);
     Map<String, Object> why = entry(out, "ACCEPT_HEIGHT");
@@ -355,7 +355,7 @@ class JobApiTest extends ApiTest {
     assertThat(get("/api/findings/" + finding + "/photo"))
         .hasStatusOk()
         .hasContentType(MediaType.IMAGE_PNG);
-    assertThat((List<?>) JsonPath.read(view, "$.findings")).isEmpty();
+    assertThat(JsonPath.<List<?>>read(view, "$.findings")).isEmpty();
     assertThat(get("/api/jobs/" + job))
         .bodyJson()
         .extractingPath("$.findings[0].photo")

@@ -2,6 +2,7 @@ package shim.app.interchange;
 
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
 import de.siegmar.fastcsv.reader.NamedCsvRecord;
 import de.siegmar.fastcsv.writer.CsvWriter;
 import java.io.StringWriter;
@@ -105,8 +106,8 @@ final class ReadingsCsv {
     try (CsvReader<NamedCsvRecord> csv =
         CsvReader.builder()
             .fieldSeparator(separator)
-            .allowMissingFields(true)
-            .allowExtraFields(true)
+            .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
+            .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
             .ofNamedCsvRecord(text.strip())) {
       for (NamedCsvRecord row : csv) {
         try {

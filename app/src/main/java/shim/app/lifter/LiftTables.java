@@ -3,6 +3,7 @@ package shim.app.lifter;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
+import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -31,8 +32,8 @@ class LiftTables {
     try (CsvReader<CsvRecord> rows =
         CsvReader.builder()
             .fieldSeparator(separator)
-            .allowExtraFields(true)
-            .allowMissingFields(true)
+            .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
+            .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
             .ofCsvRecord(csv)) {
       for (CsvRecord row : rows) {
         if (row.getFieldCount() < 2) {

@@ -27,13 +27,16 @@ public class Documents {
     CHANGE_RULES,
     JOB_PLAN,
     /** What was said of a round when it was signed; at first its whole story was kept. */
-    ROUND_LOOKS(d -> d.isArray() ? d : d.path("first"));
+    ROUND_LOOKS(List.of(d -> d.isArray() ? d : d.path("first")));
 
     private final List<UnaryOperator<JsonNode>> steps;
 
-    @SafeVarargs
-    Kind(UnaryOperator<JsonNode>... steps) {
-      this.steps = List.of(steps);
+    Kind() {
+      this(List.of());
+    }
+
+    Kind(List<UnaryOperator<JsonNode>> steps) {
+      this.steps = steps;
     }
 
     /** The version that is written now. */

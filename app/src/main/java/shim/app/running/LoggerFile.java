@@ -3,6 +3,7 @@ package shim.app.running;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
+import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
@@ -39,8 +40,8 @@ public final class LoggerFile {
     try (CsvReader<CsvRecord> csv =
         CsvReader.builder()
             .fieldSeparator(separator)
-            .allowMissingFields(true)
-            .allowExtraFields(true)
+            .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
+            .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
             .ofCsvRecord(text)) {
       Iterator<CsvRecord> rows = csv.iterator();
       while (rows.hasNext()) {

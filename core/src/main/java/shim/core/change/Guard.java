@@ -422,6 +422,7 @@ final class Guard {
   }
 
   @SafeVarargs
+  @SuppressWarnings("varargs") // only read
   private static Optional<String> first(Optional<String>... refusals) {
     return Stream.of(refusals).flatMap(Optional::stream).findFirst();
   }
