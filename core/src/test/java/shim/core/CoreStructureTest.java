@@ -2,14 +2,19 @@ package shim.core;
 
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
 
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.lang.syntax.ArchRuleDefinition;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** Packages of core form a list without circles, and nothing here knows the outside world. */
@@ -78,5 +83,23 @@ class CoreStructureTest {
         .orShould()
         .callMethod(java.time.Instant.class, "now")
         .check(CORE);
+  }
+
+  /** The page that says where each rule is stays true. */
+  @Test
+  void thePageOfRulesNamesClassesThatExist() throws IOException {
+    String page = Files.readString(Path.of("..", "docs", "rules.md"));
+    List<String> named =
+        Pattern.compile("`([a-z]+\\.[A-Z]\\w+)`")
+            .matcher(page)
+            .results()
+            .map(m -> m.group(1))
+            .toList();
+    assertThat(named).hasSizeGreaterThan(50);
+    assertThat(named)
+        .allSatisfy(
+            name ->
+                assertThatCode(() -> Class.forName("shim.core." + name))
+                    .doesNotThrowAnyException());
   }
 }

@@ -26,7 +26,7 @@ public record AirHold(Optional<CrankSlide> slide, double psi, double offDeg, dou
   /** How far off TDC a person finds it by eye; from memory, degrees. */
   public static final double USUAL_OFF_DEG = 3;
 
-  /** Further off TDC nobody is who looked. */
+  /** Whoever looks at the mark is nearer to TDC than this, degrees. */
   public static final int MOST_OFF_DEG = 40;
 
   /** From this share of the torque that turns the crank on, a lock is wanted. */
