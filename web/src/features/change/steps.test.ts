@@ -94,7 +94,7 @@ describe("words of a plan", () => {
   const offer = { spring: "s", mark: "N-2", heightIn: 1.95, hours: 0 };
   it("tells a spring from stock in the units on screen", () => {
     expect(offerText({ ...offer, loadLbf: 216, hours: 2.25, playIn: 0.012 }, "thou")).toBe(
-      "216 lbf at 1.950 in, 2.3 h run, 0.012 in play in the pocket",
+      "216 lbf at 1.950 in, 2.3 h run, 0.012 in of play in the pocket",
     );
     expect(offerText({ ...offer, loadLbf: 216, playIn: -0.01 }, "mm")).toBe(
       "961 N at 49.53 mm, new, 0.25 mm too wide for the pocket",

@@ -129,7 +129,7 @@ export function offerText(offer: Schemas["Offer"], unit: LashUnit): string {
     loadLbf !== undefined && `${loadText(loadLbf, unit, 0)} ${loadUnit(unit)} at ${size(heightIn)}`,
     hours > 0 ? `${hours.toFixed(1)} h run` : "new",
     playIn < 0 && `${size(playIn)} too wide for the pocket`,
-    playIn > 0 && `${size(playIn)} play in the pocket`,
+    playIn > 0 && `${size(playIn)} of play in the pocket`,
   ]
     .filter(Boolean)
     .join(", ");

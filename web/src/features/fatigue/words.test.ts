@@ -14,10 +14,10 @@ it("asks about a reading in the units on screen", () => {
 it("says which way the tester moved", () => {
   expect(habitText({ kind: "WITHIN_THE_TEST", percent: -1.5, habitPercent: 0 })).toContain("moved −1.5 %");
   expect(habitText({ kind: "SINCE_BEFORE", percent: -2.08, habitPercent: 0.8 })).toBe(
-    "the tester reads 2.1 % lower than it usually does (its habit is ±0.8 %); the check spring takes that out",
+    "The tester reads 2.1 % lower than it usually does (its habit is ±0.8 %); the check spring takes that out",
   );
   expect(dayText({ percent: 1, sdPercent: 0.3, correction: 0.99 })).toBe(
-    "the tester reads 1.0 % high today (±0.3): readings are multiplied by 0.9900",
+    "The tester reads 1.0 % high today (±0.3): readings are multiplied by 0.9900",
   );
 });
 

@@ -28,14 +28,14 @@ export function askText(ask: Schemas["LoadAsk"], unit: LashUnit): string {
 export function habitText({ kind, percent, habitPercent }: Schemas["TesterHabit"]): string {
   const by = Math.abs(percent).toFixed(1);
   return kind === "WITHIN_THE_TEST"
-    ? `the tester moved ${percent < 0 ? "−" : "+"}${by} % between start and end: read those in between again`
-    : `the tester reads ${by} % ${percent < 0 ? "lower" : "higher"} than it usually does (its habit is ±${habitPercent.toFixed(1)} %); the check spring takes that out`;
+    ? `The tester moved ${percent < 0 ? "−" : "+"}${by} % between start and end: read those in between again`
+    : `The tester reads ${by} % ${percent < 0 ? "lower" : "higher"} than it usually does (its habit is ±${habitPercent.toFixed(1)} %); the check spring takes that out`;
 }
 
 /** What the check spring says of the tester today. */
 export function dayText({ percent, sdPercent, correction }: Schemas["DayView"]): string {
   const by = `${Math.abs(percent).toFixed(1)} % ${percent < 0 ? "low" : "high"}`;
-  return `the tester reads ${by} today (±${sdPercent.toFixed(1)}): readings are multiplied by ${correction.toFixed(4)}`;
+  return `The tester reads ${by} today (±${sdPercent.toFixed(1)}): readings are multiplied by ${correction.toFixed(4)}`;
 }
 
 /** One spring or the whole set, and what speaks for each; the first line is the advice. */
