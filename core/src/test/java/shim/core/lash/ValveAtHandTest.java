@@ -111,24 +111,7 @@ class ValveAtHandTest {
 
   @Test
   void driftIsAgainstHowItWasLeftLastTime() {
-    WrittenRound before =
-        new WrittenRound(
-            "before",
-            10,
-            9.5,
-            HeatState.HOT,
-            "KV",
-            List.of(
-                new Entry(
-                    I1,
-                    Phase.FOUND,
-                    Optional.of(new Reading.Figure(0.018, 0.001)),
-                    NONE,
-                    false,
-                    NONE,
-                    1),
-                new Entry(I1, Phase.LEFT, Optional.empty(), NONE, true, NONE, 2)));
-    LashRecord record = new LashRecord(List.of(before), List.of());
+    LashRecord record = before(read(I1, 0.018).toArray(Entry[]::new));
     ValveAtHand v = at(SCREWS, record, gap(0.021), null, false);
     assertThat(v.last().orElseThrow().leftIn()).isEqualTo(0.018);
     ValveHistory.Drift.Known drift = (ValveHistory.Drift.Known) v.drift().orElseThrow();
@@ -160,17 +143,9 @@ class ValveAtHandTest {
     assertThat(v.turn()).isEmpty();
     assertThat(v.partNowIn()).hasValue(0.110);
     assertThat(v.part()).isPresent();
-    WrittenRound before =
-        new WrittenRound(
-            "before",
-            10,
-            9.5,
-            HeatState.HOT,
-            "KV",
-            List.of(
-                new Entry(
-                    I1, Phase.FOUND, Optional.empty(), NONE, true, OptionalDouble.of(0.112), 1)));
-    LashRecord record = new LashRecord(List.of(before), List.of());
+    LashRecord record =
+        before(
+            new Entry(I1, Phase.FOUND, Optional.empty(), NONE, true, OptionalDouble.of(0.112), 1));
     assertThat(at(buckets, record, gap(0.010), null, false).partNowIn()).hasValue(0.112);
     assertThat(at(buckets, record, found, null, false).partNowIn())
         .as("what was written down now counts")
@@ -226,6 +201,13 @@ class ValveAtHandTest {
   private static WrittenRound all(long order, HeatState state, double in) {
     List<Entry> entries = SCREWS.layout().positions().stream().flatMap(p -> read(p, in)).toList();
     return new WrittenRound("r" + order, order, 1, state, "KV", entries);
+  }
+
+  /** One round at 9.5 h before the one at hand. */
+  private static LashRecord before(Entry... entries) {
+    return new LashRecord(
+        List.of(new WrittenRound("before", 10, 9.5, HeatState.HOT, "KV", List.of(entries))),
+        List.of());
   }
 
   private static Stream<Entry> read(Position p, double in) {
