@@ -75,6 +75,7 @@ class DemoJourneyTest {
     if (round.crankMustMove()) {
       round.crankIsThere();
     }
+    round.ready();
     browser.keys("160", Keys.ENTER).sees("ten times the");
     browser.keys("16", Keys.ENTER).sees("As left: lock it");
     // At once, without waiting for an answer: what is typed after "take back" is the new figure.

@@ -16,9 +16,14 @@ final class Round {
 
   /** Enter: the crank is at its stop, or on with what stands there. */
   Round enter() {
-    // The box takes the keys; a person waits for its cursor too.
-    browser.await(() -> browser.figureIsReady());
+    ready();
     browser.keys(Keys.ENTER);
+    return this;
+  }
+
+  /** The box takes the keys; a person waits for its cursor too. */
+  Round ready() {
+    browser.await(() -> browser.figureIsReady());
     return this;
   }
 
@@ -30,7 +35,9 @@ final class Round {
     return this;
   }
 
+  /** Looked at once the page takes figures: before that it says nothing of the crank. */
   boolean crankMustMove() {
+    ready();
     return browser.text().contains("The crank is there");
   }
 
