@@ -9,13 +9,13 @@ import type { Parcel } from "./parcel";
  * gets an answer, what waits goes off at once.
  */
 export function receive(queries: QueryClient): () => void {
-  const deaf = onDelivered((parcel, reply) => take(queries, parcel, reply));
-  const unwatched = queries.getQueryCache().subscribe((event) => {
+  const stopReceiving = onDelivered((parcel, reply) => take(queries, parcel, reply));
+  const stopWatching = queries.getQueryCache().subscribe((event) => {
     if (event.type === "updated" && event.action.type === "success" && !event.action.manual) heardFromShim();
   });
   return () => {
-    deaf();
-    unwatched();
+    stopReceiving();
+    stopWatching();
   };
 }
 

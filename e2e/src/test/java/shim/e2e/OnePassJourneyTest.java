@@ -18,7 +18,6 @@ class OnePassJourneyTest extends OnTheHillV8 {
     bench.check("215", "213");
     Round round = new Round(browser);
     for (int i = 1; i <= 2; i++) {
-      browser.await(() -> browser.figureIsReady());
       if (round.crankMustMove()) {
         round.crankIsThere();
       }

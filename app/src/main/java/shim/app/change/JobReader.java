@@ -128,7 +128,11 @@ class JobReader {
   }
 
   private Stream<DangerView> dangers(JobRow row) {
-    Job job = Job.of(jobs.planned(row).plan(), jobs.done(row.id));
+    JobPlan plan = jobs.planned(row).plan();
+    if (!Danger.possibleIn(plan)) {
+      return Stream.empty();
+    }
+    Job job = Job.of(plan, jobs.done(row.id));
     double warnAfter = rules.of(row.engineId).usualWarnAfter();
     return Danger.in(job, clock.instant(), warnAfter).stream()
         .map(

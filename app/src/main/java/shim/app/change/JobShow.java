@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import shim.app.change.JobViews.Emergency;
@@ -160,8 +159,8 @@ final class JobShow {
     add(all, job, Act.BAR, null, null, "The crank was barred elsewhere", "degrees");
     add(all, job, Act.PARK, null, null, "Park the job", "what it waits for");
     add(all, job, Act.ORDER, null, null, "A part is missing: order it and park", "which part");
-    wait(all, job, "drying or cooling", "Wait for drying or cooling", "minutes");
-    wait(all, job, "delivery", "Wait for a delivery", "minutes");
+    wait(all, job, "drying or cooling", "Wait for drying or cooling");
+    wait(all, job, "delivery", "Wait for a delivery");
     add(all, job, Act.RESUME, null, null, "Take the job up again", "");
     add(all, job, Act.ABANDON, null, null, "End it unfinished", "why");
     return all.stream().filter(o -> !same(o, next)).toList();
@@ -174,10 +173,8 @@ final class JobShow {
         && Objects.equals(o.valve(), next.valve());
   }
 
-  private static void wait(List<Otherwise> all, Job job, String word, String words, String asks) {
-    if (job.refuses(new Done(Act.PARK, "", null, null, 1.0, "x", "?", Instant.EPOCH)).isEmpty()) {
-      all.add(new Otherwise(Act.PARK, null, null, word, words, asks));
-    }
+  private static void wait(List<Otherwise> all, Job job, String word, String words) {
+    add(all, job, new Otherwise(Act.PARK, null, null, word, words, "minutes"));
   }
 
   private static void add(
@@ -188,10 +185,14 @@ final class JobShow {
       @Nullable Position p,
       String words,
       String asks) {
-    Done trial = new Done(act, "", c, p, 1.0, "x", "?", Instant.EPOCH);
-    Optional<String> refused = job.refuses(trial);
-    if (refused.isEmpty()) {
-      all.add(new Otherwise(act, c, p, null, words, asks));
+    add(all, job, new Otherwise(act, c, p, null, words, asks));
+  }
+
+  /** Offered where the act would be allowed. */
+  private static void add(List<Otherwise> all, Job job, Otherwise o) {
+    Done trial = new Done(o.act(), "", o.cylinder(), o.valve(), 1.0, "x", "?", Instant.EPOCH);
+    if (job.refuses(trial).isEmpty()) {
+      all.add(o);
     }
   }
 }

@@ -83,9 +83,9 @@ class Stock {
           .map(
               s ->
                   new Offer(
-                      UUID.fromString(s.id()),
+                      stored(s).id(),
                       s.mark(),
-                      known.get(UUID.fromString(s.id())).spring().setName(),
+                      stored(s).spring().setName(),
                       Maybe.orNull(s.loadLbf()),
                       pocket.targetIn(),
                       s.hours(),
@@ -95,7 +95,11 @@ class Stock {
 
     /** Springs that could go in here, the best match first. */
     List<Springs.StoredSpring> springsFor(Pockets.PocketView pocket) {
-      return bestFirst(pocket).map(s -> known.get(UUID.fromString(s.id()))).toList();
+      return bestFirst(pocket).map(this::stored).toList();
+    }
+
+    private Springs.StoredSpring stored(Spare s) {
+      return known.get(UUID.fromString(s.id()));
     }
 
     private Stream<Spare> bestFirst(Pockets.PocketView pocket) {

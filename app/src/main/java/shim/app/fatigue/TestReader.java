@@ -74,12 +74,12 @@ class TestReader {
     double near =
         before.book().sets().stream().findFirst().map(s -> s.type().nominalLbf()).orElse(1.0);
     Optional<TesterDay> day = SetBook.day(checked, near);
-    List<Known> known = new ArrayList<>();
+    List<AtValve> known = new ArrayList<>();
     Map<Position, Springs.StoredFitting> fitted = springs.fittedAt(test.engineId, test.engineHours);
     SpringRules.SpringRulesSheet sheet = rules.of(test.engineId);
     for (Position p : order(test, stored)) {
       if (fitted.containsKey(p)) {
-        known.add(known(test, before, fitted.get(p), sheet, bySpring, day));
+        known.add(atValve(test, before, fitted.get(p), sheet, bySpring, day));
       }
     }
     OptionalDouble median =
@@ -171,7 +171,7 @@ class TestReader {
         r.note);
   }
 
-  private static Known known(
+  private static AtValve atValve(
       TestRow test,
       Before before,
       Springs.StoredFitting f,
@@ -194,7 +194,7 @@ class TestReader {
             last(before, id));
     List<TestEntry.Load> read =
         rows.stream().map(r -> new TestEntry.Load(r.loadLbf, r.heightIn)).toList();
-    return new Known(
+    return new AtValve(
         f.fitting().valve(),
         id,
         before.book().springs().get(id).spring().mark(),
@@ -211,7 +211,7 @@ class TestReader {
   }
 
   /** One valve of the test, before it is held against the others. */
-  private record Known(
+  private record AtValve(
       Position position,
       UUID springId,
       String mark,
@@ -236,7 +236,7 @@ class TestReader {
               : null,
           Maybe.orNull(entry.againstLast()),
           entry.repeatability(),
-          entry.question(again).map(Known::ask).orElse(null),
+          entry.question(again).map(AtValve::ask).orElse(null),
           entry.more(repeats, again),
           entry.plainFromLbf(),
           entry.plainToLbf(),

@@ -79,7 +79,8 @@ class RoundReader {
     Plans.PlanView plan = Plans.plan(engine, round.school, round.stops, round.onMarks);
     LashRecord record = past.of(round.engineId, engine);
     long order = LashPast.order(round);
-    Growth growth = Growth.of(record.before(order).history(), engine.layout().positions());
+    ValveHistory history = record.history();
+    Growth growth = Growth.of(history.before(order), engine.layout().positions());
     Map<String, ReadingRow> held = new HashMap<>();
     readings.findByRoundId(round.id).forEach(r -> held.put(r.valve + r.phase, r));
     Map<String, LookRow> seen = new HashMap<>();
@@ -87,7 +88,7 @@ class RoundReader {
     ValveReader reader =
         new ValveReader(
             new ValveAtHand.Round(
-                engine, round.state, order, round.engineHours, growth, record, record.history()));
+                engine, round.state, order, round.engineHours, growth, record, history));
     List<Position> only = round.only();
     List<RoundView.ValveView> valves = new ArrayList<>();
     for (Plans.StopView stop : plan.stops()) {

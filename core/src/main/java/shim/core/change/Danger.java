@@ -23,9 +23,14 @@ public record Danger(
   /** Common practice, no source, minutes. */
   public static final double USUAL_WARN_AFTER = 20;
 
-  /** Every valve of a job that could drop; none where the head is on a bench. */
+  /** A valve may fall into the engine; not where the head is on a bench. */
+  public static boolean possibleIn(JobPlan plan) {
+    return plan.hold().onTheCrank();
+  }
+
+  /** Every valve of a job that could drop. */
   public static List<Danger> in(Job job, Instant now, double warnAfterMinutes) {
-    return job.plan().hold().onTheCrank()
+    return possibleIn(job.plan())
         ? job.loose().stream().map(p -> at(job, p, now, warnAfterMinutes)).toList()
         : List.of();
   }

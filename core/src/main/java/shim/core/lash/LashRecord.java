@@ -25,11 +25,6 @@ public record LashRecord(List<WrittenRound> rounds, List<ValveHistory.ChainChang
     changes = List.copyOf(changes);
   }
 
-  /** As it stood before a round. */
-  public LashRecord before(long order) {
-    return new LashRecord(rounds.stream().filter(r -> r.order() < order).toList(), changes);
-  }
-
   /** Every valve that was found in every round; left is as found where nothing was touched. */
   public ValveHistory history() {
     List<ValveHistory.Visit> visits = new ArrayList<>();

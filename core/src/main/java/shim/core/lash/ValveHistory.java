@@ -35,6 +35,11 @@ public record ValveHistory(List<Visit> all, List<ChainChange> changes) {
   /** A pushrod, rocker, lifter, valve, gasket, skim or seat: lash before it is another story. */
   public record ChainChange(Position position, long order) {}
 
+  /** As it stood before a round. */
+  public ValveHistory before(long order) {
+    return new ValveHistory(all.stream().filter(v -> v.order() < order).toList(), changes);
+  }
+
   public List<Visit> visits(Position position) {
     return all.stream().filter(v -> v.position().equals(position)).toList();
   }

@@ -61,7 +61,7 @@ class LashRoundsTest {
         .extracting(Visit::position, Visit::order, Visit::foundIn, Visit::leftIn)
         .containsExactly(
             tuple(E1, 10L, 0.02, null), tuple(I1, 10L, 0.018, 0.018), tuple(I1, 20L, 0.019, 0.018));
-    assertThat(r.before(20).rounds()).extracting(WrittenRound::name).containsExactly("r10");
+    assertThat(r.history().before(20).all()).extracting(Visit::order).containsExactly(10L, 10L);
   }
 
   @Test
