@@ -1,3 +1,4 @@
+import { nth } from "../ui/nth";
 import { lastWordCounts, nameOf, type Parcel, type ParcelOf, streamOf } from "./parcel";
 
 /**
@@ -51,7 +52,7 @@ function thingOf(p: Parcel): string | undefined {
 
 /** Refused, or never sent and nothing behind it: the later word may stand in its place. */
 function replaceable(box: Box, at: number, onTheWay: ReadonlySet<string>): boolean {
-  const p = box[at];
+  const p = nth(box, at);
   if (onTheWay.has(p.key)) return false;
   if (p.held) return true;
   const last = box.findLastIndex((q) => streamOf(q) === streamOf(p)) === at;

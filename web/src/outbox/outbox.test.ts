@@ -1,5 +1,6 @@
 import { QueryClient } from "@tanstack/react-query";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { nth } from "../ui/nth";
 import { readHandedOver } from "./handOver";
 import {
   discard,
@@ -74,8 +75,8 @@ describe("nothing that Shim has not taken is ever thrown away", () => {
     await settle();
     expect(typed()).toEqual(["18"]);
     const held = [400, 404, 409, 413, 422].includes(status);
-    expect(waiting()[0].held).toBe(held);
-    expect(waiting()[0].last?.words).not.toBe("");
+    expect(nth(waiting(), 0).held).toBe(held);
+    expect(nth(waiting(), 0).last?.words).not.toBe("");
     // Opened anew it is still there.
     reopen();
     expect(typed()).toEqual(["18"]);
@@ -85,7 +86,7 @@ describe("nothing that Shim has not taken is ever thrown away", () => {
     line.answer = () => json(403, { detail: "forbidden" });
     post(reading("a", "18"));
     await settle();
-    expect(waiting()[0].last?.words).toContain("address the launcher printed");
+    expect(nth(waiting(), 0).last?.words).toContain("address the launcher printed");
   });
 
   it("goes when Shim has it, with the answer to whoever listens", async () => {
@@ -134,7 +135,7 @@ describe("nothing that Shim has not taken is ever thrown away", () => {
     post(reading("a", "22"), reading("b", "18", "1I", "LEFT"), reading("c", "19", "3I"));
     await settle();
     expect(typed()).toEqual(["22", "18"]);
-    discard(waiting()[0].key);
+    discard(nth(waiting(), 0).key);
     await settle();
     expect(waiting()).toEqual([]);
   });
@@ -147,7 +148,7 @@ describe("nothing that Shim has not taken is ever thrown away", () => {
     kick();
     await settle();
     expect(waiting()).toHaveLength(1);
-    tryAgain(waiting()[0].key);
+    tryAgain(nth(waiting(), 0).key);
     await settle();
     expect(waiting()).toEqual([]);
   });
@@ -179,16 +180,16 @@ describe("a photo", () => {
       "/inspections/f",
       "/inspections/f/photo",
     ]);
-    expect(line.calls[1].body).toBe("picture");
+    expect(nth(line.calls, 1).body).toBe("picture");
     expect(pictures.size).toBe(0);
   });
   it("that Shim cannot take waits for a person, picture and all", async () => {
     line.answer = () => json(422, { detail: "that is no JPEG or PNG picture" });
     await postPhoto({ kind: "photo", findingId: "f", engineId: "e" }, new Blob(["words"]));
     await settle();
-    expect(waiting()[0].last?.words).toContain("no JPEG");
+    expect(nth(waiting(), 0).last?.words).toContain("no JPEG");
     expect(pictures.size).toBe(1);
-    discard(waiting()[0].key);
+    discard(nth(waiting(), 0).key);
     expect(pictures.size).toBe(0);
   });
 });

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { nth } from "../ui/nth";
 import { type Layout, place } from "./geometry";
 
 const V8: Layout = {
@@ -14,8 +15,8 @@ const V8: Layout = {
 describe("the valve plan", () => {
   it("puts front first along a bank and the left bank on the left", () => {
     const { valves } = place(V8, "up");
-    const left = valves.filter((v) => V8.banks[0].valves.includes(v.valve));
-    expect(left.map((v) => v.valve)).toEqual(V8.banks[0].valves);
+    const left = valves.filter((v) => nth(V8.banks, 0).valves.includes(v.valve));
+    expect(left.map((v) => v.valve)).toEqual(nth(V8.banks, 0).valves);
     const ys = left.map((v) => v.y);
     expect(ys).toEqual([...ys].sort((a, b) => a - b));
     const x = (v: string) => valves.find((p) => p.valve === v)?.x ?? Number.NaN;

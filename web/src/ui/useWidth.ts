@@ -7,7 +7,9 @@ export function useWidth<T extends Element>(first: number): [RefObject<T | null>
   useEffect(() => {
     const el = ref.current;
     if (!el) return;
-    const watch = new ResizeObserver(([entry]) => setWidth(Math.round(entry.contentRect.width) || first));
+    const watch = new ResizeObserver(([entry]) =>
+      setWidth(Math.round(entry?.contentRect.width ?? 0) || first),
+    );
     watch.observe(el);
     return () => watch.disconnect();
   }, [first]);

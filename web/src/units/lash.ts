@@ -50,22 +50,22 @@ const FEEL = { "-": "SNUG", s: "SNUG", "*": "RIGHT", r: "RIGHT", "+": "LOOSE", l
 export function readGap(text: string, unit: LashUnit): Typed {
   const t = text.trim().toLowerCase().replace(",", ".");
   if (t === "") return { kind: "empty" };
-  const pair = /^([\d.]+)\s*\/\s*([\d.]+)$/.exec(t);
-  if (pair) {
-    const goIn = gapInch(pair[1], unit);
-    const noGoIn = gapInch(pair[2], unit);
+  const [, goes, goesNot] = /^([\d.]+)\s*\/\s*([\d.]+)$/.exec(t) ?? [];
+  if (goes !== undefined && goesNot !== undefined) {
+    const goIn = gapInch(goes, unit);
+    const noGoIn = gapInch(goesNot, unit);
     if (goIn === null || noGoIn === null) return unclear(text);
     return noGoIn > goIn
       ? { kind: "goNoGo", goIn, noGoIn }
       : { kind: "unclear", why: `"${text}": the leaf that goes is the thinner one, and comes first` };
   }
-  const leaf = /^([\d.]+)\s*([-*+srl])$/.exec(t);
-  if (leaf) {
-    const leafIn = gapInch(leaf[1], unit);
+  const [, leaf, felt] = /^([\d.]+)\s*([-*+srl])$/.exec(t) ?? [];
+  if (leaf !== undefined) {
+    const leafIn = gapInch(leaf, unit);
     if (leafIn === null) return unclear(text);
-    const feel = FEEL[leaf[2] as keyof typeof FEEL];
+    const feel = FEEL[felt as keyof typeof FEEL];
     return feel === "LOOSE"
-      ? { kind: "unclear", why: `a loose ${leaf[1]} only says the gap is wider: try the next leaf` }
+      ? { kind: "unclear", why: `a loose ${leaf} only says the gap is wider: try the next leaf` }
       : { kind: "leaf", leafIn, feel };
   }
   const inch = gapInch(t, unit);

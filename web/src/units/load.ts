@@ -28,10 +28,10 @@ const round = (v: number) => Math.round(v * 1e6) / 1e6;
 
 /** A load as typed, in the person's unit or with another one named: `214.5`, `214,5`, `954 N`. */
 export function readLoad(text: string, unit: LashUnit): number | undefined {
-  const m = /^\s*([\d]+[.,]?\d*|[.,]\d+)\s*(lbf|lb|lbs|psi|n|kg)?\s*$/i.exec(text);
-  if (!m) return undefined;
-  const v = Number(m[1].replace(",", "."));
-  const named = m[2]?.toLowerCase();
+  const [, figure, unitTyped] = /^\s*([\d]+[.,]?\d*|[.,]\d+)\s*(lbf|lb|lbs|psi|n|kg)?\s*$/i.exec(text) ?? [];
+  if (figure === undefined) return undefined;
+  const v = Number(figure.replace(",", "."));
+  const named = unitTyped?.toLowerCase();
   if (named === "n" || (!named && unit === "mm")) return round(v / NEWTON_PER_LBF);
   if (named === "kg") return round((v * 9.80665) / NEWTON_PER_LBF);
   return v;
@@ -39,10 +39,10 @@ export function readLoad(text: string, unit: LashUnit): number | undefined {
 
 /** A height as typed: `1.950`, `49,5 mm`. */
 export function readHeight(text: string, unit: LashUnit): number | undefined {
-  const m = /^\s*([\d]+[.,]?\d*|[.,]\d+)\s*(in|mm)?\s*$/i.exec(text);
-  if (!m) return undefined;
-  const v = Number(m[1].replace(",", "."));
-  const mm = m[2] ? m[2].toLowerCase() === "mm" : unit === "mm";
+  const [, figure, named] = /^\s*([\d]+[.,]?\d*|[.,]\d+)\s*(in|mm)?\s*$/i.exec(text) ?? [];
+  if (figure === undefined) return undefined;
+  const v = Number(figure.replace(",", "."));
+  const mm = named ? named.toLowerCase() === "mm" : unit === "mm";
   return mm ? round(v / MM_PER_INCH) : v;
 }
 

@@ -1,6 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import type { Schemas } from "../../api/client";
 import { Axes } from "../../ui/Axes";
+import { nth } from "../../ui/nth";
 import { useWidth } from "../../ui/useWidth";
 
 const PAD = { l: 44, r: 20, t: 18, b: 26 };
@@ -8,7 +9,8 @@ const PAD = { l: 44, r: 20, t: 18, b: 26 };
 /** Torque of air on the crank against degrees off TDC, with the chosen point and where it holds. */
 export function AirDrawing({ air, height = 210 }: { air: Schemas["AirView"]; height?: number }) {
   const [box, width] = useWidth<HTMLDivElement>(520);
-  const [chosen, ...others] = air.curves;
+  const chosen = nth(air.curves, 0);
+  const others = air.curves.slice(1);
   const last = chosen.points.at(-1);
   const most = Math.max(...air.curves.map((c) => c.points.at(-1)?.torqueLbfFt ?? 0));
   const x = scaleLinear([0, last?.offDeg ?? 40], [PAD.l, width - PAD.r]);

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import { jobs as jobsQuery, openItems } from "../../api/queries";
+import { nth } from "../../ui/nth";
 
 /** What of spring changes stands open on an engine, in one line; nothing where nothing does. */
 export function OpenLine({ engineId }: { engineId: string }) {
@@ -23,7 +24,7 @@ export function OpenLine({ engineId }: { engineId: string }) {
       params={{ id: engineId }}
       className="flex min-h-11 items-center border-t border-hair pt-2 font-semibold no-underline hover:underline"
     >
-      Open: {items[0].words}
+      Open: {nth(items, 0).words}
       {items.length > 1 && `, and ${items.length - 1} more`}
     </Link>
   );

@@ -135,6 +135,7 @@ function Orders({ plan, onOrder }: Pick<PlanPartsProps, "plan" | "onOrder">) {
     <section className="grid gap-2 min-[700px]:grid-cols-2" aria-label="Order of work">
       {(Object.keys(SCHOOLS) as (keyof typeof SCHOOLS)[]).map((school) => {
         const route = plan.routes[school];
+        if (!route) return null;
         const taken = plan.order === school;
         return (
           <button

@@ -75,7 +75,7 @@ describe("a job on the plan", () => {
       next: step("SPRING_OUT", { valve: "3E" }),
     } as unknown as JobState);
     expect(Object.values(faces).map((f) => f.mark)).toEqual(["OPEN", "HELD", "LOOSE", "HOME", "CHANGE"]);
-    expect(faces["3E"].lit).toBe(true);
+    expect(faces["3E"]?.lit).toBe(true);
   });
   it("counts in the singular and the plural", () => {
     expect(itemText("LOCKS", 1)).toBe("1 lock");

@@ -1,4 +1,5 @@
 // @vitest-environment happy-dom
+
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { act, cleanup, renderHook, waitFor } from "@testing-library/react";
 import type { ReactNode } from "react";
@@ -6,6 +7,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { job as jobQuery } from "../../api/queries";
 import { reopen, waiting } from "../../outbox/outbox";
 import { SettingsProvider } from "../../shell/settings";
+import { nth } from "../../ui/nth";
 import { useJob } from "./useJob";
 
 vi.mock("idb-keyval", () => ({ get: async () => undefined, set: async () => {}, del: async () => {} }));
@@ -58,7 +60,7 @@ describe("a step of a walk on its way", () => {
     const { result } = renderHook(() => useJob("j"), { wrapper });
     act(() => result.current.once({ act: "TICK", step: "a" }));
     expect(result.current.onItsWay).toBe(true);
-    await waitFor(() => expect(waiting()[0].last?.status).toBe(0));
+    await waitFor(() => expect(nth(waiting(), 0).last?.status).toBe(0));
     expect(acts()).toEqual([["TICK", 4, false]]);
   });
 

@@ -9,6 +9,7 @@ import { CrankRibbon } from "../../ribbon/CrankRibbon";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { Check } from "../../ui/Field";
+import { nth } from "../../ui/nth";
 import { SchoolTable } from "./SchoolTable";
 import { StopList } from "./StopList";
 import type { School } from "./schools";
@@ -34,7 +35,7 @@ function Crank({ engine }: { engine: Schemas["EngineView"] }) {
   if (error) return <Problem error={error} />;
   const windows = reading.data?.facts?.windows;
   if (!windows || !plans.data) return <Waiting />;
-  const plan = plans.data.plans.find((p) => p.school === school) ?? plans.data.plans[0];
+  const plan = plans.data.plans.find((p) => p.school === school) ?? nth(plans.data.plans, 0);
   return (
     <div className="grid gap-3 p-3 min-[1000px]:grid-cols-[minmax(0,1fr)_minmax(330px,400px)]">
       <div className="flex min-w-0 flex-col gap-3">

@@ -1,6 +1,7 @@
 import type { Schemas } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Notice } from "../../ui/Notice";
+import { nth } from "../../ui/nth";
 import { lashText, unitName } from "../../units/lash";
 
 /** What follows from the sheet, as it is typed. */
@@ -102,7 +103,7 @@ function Turns({ turns, solid }: { turns: Schemas["TurnFacts"][]; solid: boolean
           </strong>
         </span>
       ))}
-      {solid && `; 5° is ${lashText(turns[0].perFiveDegreesIn, unit)} ${unitName(unit)}`}
+      {solid && `; 5° is ${lashText(nth(turns, 0).perFiveDegreesIn, unit)} ${unitName(unit)}`}
     </p>
   );
 }

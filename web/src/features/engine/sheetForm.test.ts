@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { nth } from "../../ui/nth";
 import { BLANK, toForm, toSheet } from "./sheetForm";
 
 const sheet = {
@@ -17,8 +18,8 @@ describe("the sheet as typed", () => {
     for (const unit of ["thou", "mm"] as const) {
       const back = toSheet(toForm(sheet, unit), unit).sheet;
       expect(back.cam?.lashIntakeIn).toBeCloseTo(0.012, 5);
-      expect(back.cam?.intake?.[0].tappetLiftIn).toBeCloseTo(0.02, 5);
-      expect(back.cam?.intake?.[0].durationDeg).toBe(252);
+      expect(back.cam?.intake?.[0]?.tappetLiftIn).toBeCloseTo(0.02, 5);
+      expect(back.cam?.intake?.[0]?.durationDeg).toBe(252);
       expect(back.layout?.firingOrder).toBe("1-2");
     }
   });
@@ -44,7 +45,7 @@ describe("the sheet as typed", () => {
     expect(back.cam?.events).toEqual({ atTappetLiftIn: 0.015, ivoBtdcDeg: -4 });
     expect(back.cam?.floorIntakeIn).toBeUndefined();
     expect(back.use).toMatchObject({ unit: "laps", boostPsi: 12 });
-    expect(back.use?.classRules?.[0].rule).toBe("preload above zero");
+    expect(back.use?.classRules?.[0]?.rule).toBe("preload above zero");
   });
 
   it("shows a rule that an older sheet does not know as it was done then", () => {
@@ -64,7 +65,7 @@ describe("the sheet as typed", () => {
   it("shows millimetres where the person works in them, and never converts degrees or turns", () => {
     const form = toForm({ ...sheet, drive: { ...BLANK.drive, preloadTurns: 0.5 } }, "mm");
     expect(form.cam.lashIntakeIn).toBe("0.3048");
-    expect(form.cam.intake[0].durationDeg).toBe("252");
+    expect(nth(form.cam.intake, 0).durationDeg).toBe("252");
     expect(form.drive.preloadTurns).toBe("0.5");
   });
 });

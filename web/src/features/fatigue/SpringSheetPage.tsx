@@ -6,6 +6,7 @@ import { MARKS } from "../../plan/verdict";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
+import { nth } from "../../ui/nth";
 import { heightText, heightUnit, loadText, loadUnit, percentText } from "../../units/load";
 import { hoursLeftText, springFaces } from "./springFaces";
 
@@ -69,8 +70,8 @@ export function SpringSheetPage() {
               </tbody>
             </table>
             <p className="text-sm text-muted">
-              Loads corrected by the check spring, at reference height. Next: {known.coming[0].name},{" "}
-              {known.coming[0].plannedHours} h.
+              Loads corrected by the check spring, at reference height. Next: {nth(known.coming, 0).name},{" "}
+              {nth(known.coming, 0).plannedHours} h.
             </p>
           </div>
         ) : (

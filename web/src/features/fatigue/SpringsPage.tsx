@@ -12,6 +12,7 @@ import { useSettings } from "../../shell/settings";
 import { buttonClass } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { Notice } from "../../ui/Notice";
+import { nth } from "../../ui/nth";
 import { loadUnit, percentText } from "../../units/load";
 import { SetChart } from "./SetChart";
 import { SpringPanel } from "./SpringPanel";
@@ -140,7 +141,7 @@ interface PartProps {
 
 function Headline({ engineId, known, onValve }: PartProps & { engineId: string }) {
   const [advice, ...more] = known.advice ? adviceTexts(known.advice) : [];
-  const next = known.coming[0];
+  const next = nth(known.coming, 0);
   const change = known.springs.filter((s) => s.said.verdict === "CHANGE");
   const watch = known.springs.filter((s) => s.said.verdict === "WATCH");
   const untested = known.springs.every((s) => s.said.tests === 0);

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { type Box, due, put, refused, sent, taken } from "../../outbox/box";
 import type { Contents, Parcel } from "../../outbox/parcel";
+import { nth } from "../../ui/nth";
 import { readSpring, takeBack } from "./readFlow";
 import { goOn, stepOf } from "./testFlow";
 import { ofTest, testWithWaiting } from "./testOverlay";
@@ -146,7 +147,8 @@ describe("a spring test on any line", () => {
         let c = 0;
         for (const w of work) {
           bench.figure(w);
-          for (let i = 0; i < choices[c % choices.length] % 3; i++) bench.line(choices[c++ % choices.length]);
+          for (let i = 0; i < nth(choices, c % choices.length) % 3; i++)
+            bench.line(nth(choices, c++ % choices.length));
           c++;
         }
         expect(bench.settle().shim.record()).toBe(fast(work));

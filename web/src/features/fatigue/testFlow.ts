@@ -1,3 +1,4 @@
+import { nth } from "../../ui/nth";
 import type { SpringTest, TestValve } from "./useSpringTest";
 
 /** What is asked of a person now. */
@@ -17,12 +18,12 @@ export function nextSpring(test: SpringTest, after: number): number | undefined 
   const n = test.valves.length;
   for (let k = 1; k <= n; k++) {
     const i = (after + k) % n;
-    if (test.valves[i].more > 0) return i;
+    if (nth(test.valves, i).more > 0) return i;
   }
   return undefined;
 }
 
 /** Stay while this spring wants more readings, else go on. */
 export function goOn(test: SpringTest, at: number): number | undefined {
-  return test.valves[at]?.more > 0 ? at : nextSpring(test, at);
+  return nth(test.valves, at)?.more > 0 ? at : nextSpring(test, at);
 }

@@ -3,7 +3,9 @@ import { post } from "../../outbox/outbox";
 import { Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { Button, buttonClass } from "../../ui/Button";
+import { nth } from "../../ui/nth";
 import { nextValve } from "./flow";
+import { isThere, stopOf } from "./roundFlow";
 import { useRound } from "./useRound";
 
 /** For whoever turns the crank, on a second device: the next stop, readable from across the car. */
@@ -23,8 +25,9 @@ export function BarPage() {
       </div>
     );
   }
-  const stop = round.plan.stops.find((s) => s.number === round.valves[next].stop) ?? round.plan.stops[0];
-  const there = round.crankDeg !== undefined && Math.abs(round.crankDeg - stop.crankDeg) < 0.5;
+  const valve = nth(round.valves, next);
+  const stop = stopOf(round, valve);
+  const there = isThere(round, valve);
   const left = round.valves
     .filter((v) => v.stop === stop.number && v.status !== "DONE")
     .map((v) => v.position);

@@ -7,6 +7,7 @@ import { kindOf } from "../../plan/geometry";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { useSettings } from "../../shell/settings";
 import { Notice } from "../../ui/Notice";
+import { nth } from "../../ui/nth";
 import { driftText, unitName } from "../../units/lash";
 import { turnsText } from "./faces";
 import { domains, LashChart } from "./LashChart";
@@ -34,7 +35,7 @@ function History({ engine }: { engine: Schemas["EngineView"] }) {
       </div>
     );
   }
-  const valve = picked ?? mostMoved(lash) ?? read[0].position;
+  const valve = picked ?? mostMoved(lash) ?? nth(read, 0).position;
   return (
     <div className="flex flex-col gap-3 p-3">
       <ValveLife lash={lash} valve={valve} />

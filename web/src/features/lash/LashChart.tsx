@@ -2,6 +2,7 @@ import { scaleLinear } from "d3-scale";
 import type { Schemas } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Axes, type Scale } from "../../ui/Axes";
+import { nth } from "../../ui/nth";
 import { useWidth } from "../../ui/useWidth";
 import { lashText } from "../../units/lash";
 
@@ -80,7 +81,7 @@ export function LashChart({ points, targets, changes, height, large = false, ...
         ))}
         {/* From as left to the next as found: what the engine did; the jump at a round is the wrench. */}
         {hotPoints.slice(1).map((p, i) => {
-          const before = hotPoints[i];
+          const before = nth(hotPoints, i);
           if (before.leftIn === undefined || p.foundIn === undefined) return null;
           return (
             <line

@@ -6,6 +6,7 @@ import { ValvePlan } from "../../plan/ValvePlan";
 import { Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
+import { nth } from "../../ui/nth";
 import { useSpringTest } from "../fatigue/useSpringTest";
 import { PassedStop } from "./PassedStop";
 import { RoundBar } from "./RoundBar";
@@ -60,7 +61,7 @@ function AtTheCar({ round, work, springs }: AtTheCarProps) {
   /** A valve whose lash is done may want its spring read before the round goes on. */
   const goes = (out: Outcome, before: Hand, act: Act): Hand => {
     if (out.goes === undefined) return out.hand;
-    const here = round.valves[before.at].position;
+    const here = nth(round.valves, before.at).position;
     if ((act.do === "enter" || act.do === "setAnyway") && pass?.wants(here)) {
       pass.turnTo(here);
       return { ...out.hand, at: before.at };
@@ -70,7 +71,7 @@ function AtTheCar({ round, work, springs }: AtTheCarProps) {
     return out.hand;
   };
   const { inHand, act } = useRoundEntry(round, work.hand, work.answeredNow, goes);
-  const valve = round.valves[inHand.at];
+  const valve = nth(round.valves, inHand.at);
   const stop = stopOf(round, valve);
   const there = isThere(round, valve);
   const ended = Boolean(round.signedBy);

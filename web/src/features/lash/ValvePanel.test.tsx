@@ -1,9 +1,11 @@
 // @vitest-environment happy-dom
+
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { useState } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Contents, Parcel } from "../../outbox/parcel";
 import { SettingsProvider } from "../../shell/settings";
+import { nth } from "../../ui/nth";
 import { ofRound, withWaiting } from "./overlay";
 import { type Act, EMPTY_HAND, type Hand, isThere, step } from "./roundFlow";
 import { FakeRound } from "./testRound";
@@ -52,7 +54,7 @@ function Panel({ of }: { of: Person }) {
   ] as Parcel[];
   const parcels = ofRound(asParcels, "r");
   const round = withWaiting(of.shim.view(), parcels);
-  const valve = round.valves[hand.at];
+  const valve = nth(round.valves, hand.at);
   let ids = of.kept.length;
   const act = (what: Act) => {
     const ground = { hand: "KV", unit: "thou" as const, newId: () => `id${++ids}`, now: () => "" };

@@ -3,6 +3,7 @@ import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Keypad } from "../../ui/Keypad";
 import { Notice } from "../../ui/Notice";
+import { nth } from "../../ui/nth";
 import { useNarrow } from "../../ui/useNarrow";
 import { unitName } from "../../units/lash";
 import { Advice } from "./Advice";
@@ -204,5 +205,5 @@ function hint(round: Round, step: Step, there: boolean): string {
 }
 
 function turn<T extends string>(order: readonly T[], now: string | undefined): T {
-  return order[(order.indexOf(now as T) + 1) % order.length];
+  return nth(order, (order.indexOf(now as T) + 1) % order.length);
 }

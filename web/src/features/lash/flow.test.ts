@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { nth } from "../../ui/nth";
 import { nextValve, stepOf } from "./flow";
 import type { Round, ValveView } from "./useRound";
 
@@ -28,9 +29,9 @@ describe("the next valve", () => {
   it("is the next to do, then those put off, then none", () => {
     const r = round([valve("1I", { status: "SKIPPED" }), valve("1E", { status: "DONE" }), valve("2I")]);
     expect(nextValve(r, 1)).toBe(2);
-    r.valves[2].status = "DONE";
+    nth(r.valves, 2).status = "DONE";
     expect(nextValve(r, 2)).toBe(0);
-    r.valves[0].status = "DONE";
+    nth(r.valves, 0).status = "DONE";
     expect(nextValve(r, 0)).toBeUndefined();
   });
 });
@@ -46,7 +47,7 @@ describe("where parts are exchanged", () => {
       ],
     } as Round;
     expect(nextValve(r, 0)).toBe(1);
-    r.valves[1].status = "FOUND";
+    nth(r.valves, 1).status = "FOUND";
     expect(nextValve(r, 1)).toBe(0);
   });
 });

@@ -1,3 +1,4 @@
+import { nth } from "../../ui/nth";
 import type { Round, ValveView } from "./useRound";
 
 /** What is asked of a person at one valve now. */
@@ -28,10 +29,10 @@ export const measuresFirst = (round: Round) =>
 
 /** The next valve in working order: to do first, then those put off; undefined when all are done. */
 export function nextValve(round: Round, after: number): number | undefined {
-  const open = (i: number) => round.valves[i].status !== "DONE";
+  const open = (i: number) => nth(round.valves, i).status !== "DONE";
   const order = round.valves.map((_, i) => (after + 1 + i) % round.valves.length).filter(open);
-  const unread = measuresFirst(round) ? order.filter((i) => round.valves[i].status === "OPEN") : [];
-  const todo = order.filter((i) => round.valves[i].status !== "SKIPPED");
+  const unread = measuresFirst(round) ? order.filter((i) => nth(round.valves, i).status === "OPEN") : [];
+  const todo = order.filter((i) => nth(round.valves, i).status !== "SKIPPED");
   const pick = [unread, todo, order].find((list) => list.length > 0) ?? [];
   return pick.find((i) => i > after) ?? pick[0];
 }

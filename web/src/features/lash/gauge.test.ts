@@ -4,7 +4,7 @@ import { heardIn, judge, plain } from "./gauge";
 
 const STEP_IN = 0.001;
 const lines = readFileSync("../core/src/test/resources/gauge-cases.csv", "utf8").trim().split("\n").slice(1);
-const number = (text: string) => (text === "" ? undefined : Number(text));
+const number = (text = "") => (text === "" ? undefined : Number(text));
 
 describe("a figure whose answer is still on its way", () => {
   it.each(lines)("is judged as core judges it: %s", (line) => {

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { type Box, due, put, refused, sent, taken } from "../../outbox/box";
 import type { Contents, Parcel } from "../../outbox/parcel";
+import { nth } from "../../ui/nth";
 import { ofRound, withWaiting } from "./overlay";
 import { type Act, askedNow, EMPTY_HAND, type Ground, type Hand, step } from "./roundFlow";
 import { FakeRound, GAUGE } from "./testRound";
@@ -84,7 +85,7 @@ class Bench {
     if (this.answers.length > 0 && choice % 3 === 0) {
       this.answers.splice(choice % this.answers.length, 1)[0]?.();
     } else if (underway.length > 0) {
-      const p = underway[choice % underway.length];
+      const p = nth(underway, choice % underway.length);
       this.onTheWay.delete(p.key);
       this.fate(p, choice % 10);
     } else this.send();
@@ -157,7 +158,8 @@ describe("a round on any line makes the record the fingers entered", () => {
         let c = 0;
         for (const w of work.split(" ")) {
           bench.figure(w);
-          for (let i = 0; i < choices[c % choices.length] % 4; i++) bench.line(choices[c++ % choices.length]);
+          for (let i = 0; i < nth(choices, c % choices.length) % 4; i++)
+            bench.line(nth(choices, c++ % choices.length));
           c++;
         }
         bench.settle(choices);
@@ -201,9 +203,9 @@ describe("what waits over what Shim has", () => {
     const shim = new FakeRound(1, false);
     shim.take(parcel("k", "22"));
     const shown = withWaiting(shim.view(), ofRound([parcel("k", "22", { tried: 1 })], "r"));
-    expect(shown.valves[0].found?.version).toBe(0);
+    expect(nth(shown.valves, 0).found?.version).toBe(0);
     const corrected = withWaiting(shim.view(), ofRound([parcel("k", "21", { tried: 1 })], "r"));
-    expect(corrected.valves[0].found?.version).toBe(-1);
+    expect(nth(corrected.valves, 0).found?.version).toBe(-1);
   });
 
   it("taking back a correction that never left takes back what it corrected too", () => {
@@ -282,7 +284,10 @@ describe("hydraulic lifters", () => {
     const view = shim.view();
     const round = { ...view, hydraulic: true } as Round;
     const found = { id: "f", form: "TURNS" as const, turns: 0.25, hand: "KV", takenAt: "", version: 0 };
-    round.valves = [{ ...round.valves[0], gauge: undefined, found, bottomTurns: 1.1 }, round.valves[1]];
+    round.valves = [
+      { ...nth(round.valves, 0), gauge: undefined, found, bottomTurns: 1.1 },
+      nth(round.valves, 1),
+    ];
     const ground = { hand: "KV", unit: "thou" as const, newId: () => "n", now: () => "" };
     const typed = (text: string) =>
       step(step(EMPTY_HAND, { do: "type", text }, round, ground).hand, { do: "enter" }, round, ground);
@@ -299,7 +304,7 @@ describe("two hands at one valve", () => {
     mine.shim.other("1I", 0.022, "MO");
     mine.line(0);
     const seen = mine.seen();
-    expect(askedNow(mine.hand, seen.valves[0])).toBe("FOUND");
+    expect(askedNow(mine.hand, nth(seen.valves, 0))).toBe("FOUND");
     mine.act({ do: "type", text: "20" });
     mine.act({ do: "enter" });
     mine.settle();

@@ -1,5 +1,6 @@
 import type { Schemas } from "../../api/client";
 import type { Contents } from "../../outbox/parcel";
+import { nth } from "../../ui/nth";
 import { type LashUnit, readGap, readTurns, type Typed } from "../../units/lash";
 import { measuresFirst, nextValve, type Step, stepOf } from "./flow";
 import { type RoundParcel, UNANSWERED, withWaiting } from "./overlay";
@@ -67,7 +68,7 @@ export interface Outcome {
 }
 
 export const stopOf = (round: Round, valve: ValveView) =>
-  round.plan.stops.find((s) => s.number === valve.stop) ?? round.plan.stops[0];
+  round.plan.stops.find((s) => s.number === valve.stop) ?? nth(round.plan.stops, 0);
 
 export function isThere(round: Round, valve: ValveView): boolean {
   const stop = stopOf(round, valve);
@@ -86,7 +87,7 @@ export function askedNow(hand: Hand, valve: ValveView): Step {
 export const phaseOf = (step: Step): Phase => (step === "FOUND" || step === "SURE" ? "FOUND" : "LEFT");
 
 export function step(hand: Hand, act: Act, round: Round, ground: Ground): Outcome {
-  const valve = round.valves[hand.at];
+  const valve = nth(round.valves, hand.at);
   switch (act.do) {
     case "type":
       return typed(hand, act.text, valve);
@@ -221,7 +222,7 @@ interface Entered {
 function onward(hand: Hand, round: Round, valve: ValveView, ground: Ground, entered: Entered): Outcome {
   const { phase, what, leavesWhatIsIn, first } = entered;
   const now = after(round, [first], ground);
-  const there = now.valves[hand.at];
+  const there = nth(now.valves, hand.at);
   const done: Hand = { ...fresh(hand), entered: [...hand.entered, entry(valve, first)] };
   if (phase === "LEFT")
     return stepOf(there) === "DONE" ? goOn(done, round, [first], ground) : result(done, first);
@@ -318,7 +319,7 @@ function takeBack(hand: Hand, round: Round, valve: ValveView, ground: Ground): O
   const before = hand.entered.at(-1);
   const at = round.valves.findIndex((v) => v.position === before?.valve);
   if (!before || at < 0) return just({ ...hand, trouble: "nothing to take back here" });
-  const there = round.valves[at];
+  const there = nth(round.valves, at);
   const readings = [there.left, there.found].filter((r) => r && before.readings.includes(r.id));
   return {
     hand: { ...fresh(hand), at, entered: hand.entered.slice(0, -1) },
@@ -329,7 +330,7 @@ function takeBack(hand: Hand, round: Round, valve: ValveView, ground: Ground): O
 /** The valve just passed by the house rule is set after all: its found stays, its left goes. */
 function backToPassed(hand: Hand, round: Round, ground: Ground): Outcome {
   const at = round.valves.findIndex((v) => v.position === hand.passed?.valve);
-  const left = at < 0 ? undefined : round.valves[at].left;
+  const left = at < 0 ? undefined : nth(round.valves, at).left;
   if (at < 0 || !left) return just(hand);
-  return result({ ...fresh(hand), at }, unread(round, round.valves[at], left, ground));
+  return result({ ...fresh(hand), at }, unread(round, nth(round.valves, at), left, ground));
 }

@@ -7,6 +7,7 @@ import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Keypad } from "../../ui/Keypad";
 import { Notice } from "../../ui/Notice";
+import { nth } from "../../ui/nth";
 import { PhotoButton } from "../../ui/PhotoButton";
 import { useNarrow } from "../../ui/useNarrow";
 import { DialPart, useDial } from "./DialPart";
@@ -66,7 +67,7 @@ export function InspectPanel(props: InspectPanelProps) {
       look: q.look.look,
       valve: q.valve,
       cylinder: q.cylinder,
-      grade: q.look.grades[0].word,
+      grade: nth(q.look.grades, 0).word,
     }));
     if (see(good)) onPlace(1);
   };

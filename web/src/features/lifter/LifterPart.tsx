@@ -7,6 +7,7 @@ import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Check, Field, Select } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
+import { nth } from "../../ui/nth";
 import { loadText, loadUnit, readNumber } from "../../units/load";
 import { useSeen } from "./useSeen";
 
@@ -133,7 +134,9 @@ function PutIn({ engineId, story, known }: LifterPartProps) {
   const [from, setFrom] = useState("");
   const [mark, setMark] = useState("");
   const [before, setBefore] = useState("0");
-  const [kind, setKind] = useState(KINDS[known.hydraulic ? (known.roller ? 2 : 3) : known.roller ? 0 : 1][0]);
+  const [kind, setKind] = useState(
+    nth(KINDS, known.hydraulic ? (known.roller ? 2 : 3) : known.roller ? 0 : 1)[0],
+  );
   const put = useMutation({
     mutationFn: async () => {
       const fresh = { kind, mark, hoursBefore: readNumber(before) ?? 0, scrapped: false };

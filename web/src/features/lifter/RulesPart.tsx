@@ -27,7 +27,7 @@ export function RulesPart({ engineId, rules }: { engineId: string; rules: Rules 
       answered(
         api.PUT("/api/engines/{id}/lifter-rules", {
           params: { path: { id: engineId }, query: { who: hand || undefined } },
-          body: Object.fromEntries(BOXES.map(([key]) => [key, readNumber(texts[key])])),
+          body: Object.fromEntries(BOXES.map(([key]) => [key, readNumber(texts[key] ?? "")])),
         }),
       ),
     onSuccess: () => queries.invalidateQueries({ queryKey: ["engines", engineId] }),

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { nth } from "../../ui/nth";
 import { answer, graded, nextPlace, PASSES, placeOf, questions, readFigure } from "./inspectFlow";
 import type { Look } from "./useSeen";
 
@@ -25,7 +26,7 @@ const LOOKS = [
   look("OIL", "ENGINE"),
 ];
 const VALVES = ["1E", "1I", "2I", "2E"];
-const pass = (id: string) => PASSES.find((p) => p.id === id) ?? PASSES[0];
+const pass = (id: string) => PASSES.find((p) => p.id === id) ?? nth(PASSES, 0);
 
 describe("an inspection round", () => {
   it("asks place by place, a place's looks together", () => {
@@ -62,10 +63,10 @@ describe("an inspection round", () => {
   });
 
   it("takes a grade by one key", () => {
-    expect(graded(LOOKS[0], "Enter")).toBe("smooth");
-    expect(graded(LOOKS[0], "3")).toBe("pitted");
-    expect(graded(LOOKS[0], "4")).toBeUndefined();
-    expect(graded(LOOKS[0], "x")).toBeUndefined();
+    expect(graded(nth(LOOKS, 0), "Enter")).toBe("smooth");
+    expect(graded(nth(LOOKS, 0), "3")).toBe("pitted");
+    expect(graded(nth(LOOKS, 0), "4")).toBeUndefined();
+    expect(graded(nth(LOOKS, 0), "x")).toBeUndefined();
   });
 
   it("reads one gap or two, and a lift in any way it is said", () => {
@@ -80,7 +81,7 @@ describe("an inspection round", () => {
   });
 
   it("knows what was answered since the round began", () => {
-    const q = { look: LOOKS[0], valve: "1E" };
+    const q = { look: nth(LOOKS, 0), valve: "1E" };
     const seen = { look: "WHEEL", valve: "1E", seenAt: "2026-05-01T10:00:00Z" } as Parameters<
       typeof answer
     >[1][number];

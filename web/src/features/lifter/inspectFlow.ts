@@ -1,4 +1,5 @@
 import type { Schemas, Valve } from "../../api/client";
+import { nth } from "../../ui/nth";
 import type { Look, Seen } from "./useSeen";
 
 type LookId = Look["look"];
@@ -94,12 +95,12 @@ export function answer(q: Question, seen: Schemas["SeenView"][], since: string) 
 
 /** The first question of the next place. */
 export function nextPlace(all: Question[], at: number, by: 1 | -1): number {
-  const here = placeOf(all[at]);
+  const here = placeOf(nth(all, at));
   let i = at;
-  while (i >= 0 && i < all.length && placeOf(all[i]) === here) i += by;
+  while (i >= 0 && i < all.length && placeOf(nth(all, i)) === here) i += by;
   if (i < 0 || i >= all.length) return at;
-  const there = placeOf(all[i]);
-  while (i > 0 && placeOf(all[i - 1]) === there) i--;
+  const there = placeOf(nth(all, i));
+  while (i > 0 && placeOf(nth(all, i - 1)) === there) i--;
   return i;
 }
 
@@ -124,7 +125,8 @@ export function readFigure(look: Look, text: string, mm: boolean): Read {
     };
   }
   if (look.look === "LOBE_LIFT") {
-    const inch = mm ? parts[0] / 25.4 : parts[0] >= 2 ? parts[0] / 1000 : parts[0];
+    const figure = nth(parts, 0);
+    const inch = mm ? figure / 25.4 : figure >= 2 ? figure / 1000 : figure;
     return { seen: { liftIn: inch } };
   }
   return { seen: { figure: parts[0], otherSide: parts[1] } };

@@ -8,6 +8,7 @@ import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Field, Select } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
+import { nth } from "../../ui/nth";
 import { Sheet } from "../../ui/Sheet";
 import { readNumber } from "../../units/load";
 import { LoggerPart } from "./LoggerPart";
@@ -109,7 +110,7 @@ function Day({ engineId, events, onClose }: RunsPartProps & { onClose: () => voi
   const problem = keep.error instanceof ApiProblem ? keep.error : undefined;
   const change = (i: number, part: Partial<Line>) => {
     const next = lines.map((l, k) => (k === i ? { ...l, ...part } : l));
-    setLines(next[next.length - 1].minutes.trim() === "" ? next : [...next, blank()]);
+    setLines(nth(next, -1).minutes.trim() === "" ? next : [...next, blank()]);
   };
   return (
     <Sheet open onClose={onClose} title="A day's runs">

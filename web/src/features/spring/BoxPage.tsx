@@ -10,6 +10,7 @@ import { useKept, useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
+import { nth } from "../../ui/nth";
 import { heightText, heightUnit, loadText, loadUnit, readHeight } from "../../units/load";
 import { readBox, stackOf } from "./boxText";
 
@@ -46,7 +47,7 @@ interface SortProps {
 function Sort({ engine, known, type }: SortProps) {
   const { unit } = useSettings();
   const [text, setText] = useKept<string>(`shim.box.${engine.id}`, () => "");
-  const target = known.pockets[0].targetIn;
+  const target = nth(known.pockets, 0).targetIn;
   const [at, setAt] = useState(heightText(target, unit));
   const box = readBox(text, unit);
   const [stock, setStock] = useState("0.015 0.030 0.060");

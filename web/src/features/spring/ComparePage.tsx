@@ -8,6 +8,7 @@ import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
 import { Field, Select } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
+import { nth } from "../../ui/nth";
 import { heightText, heightUnit, loadText, loadUnit, readHeight, readNumber } from "../../units/load";
 import { LoadDrawing } from "./LoadDrawing";
 import { PocketRemarks } from "./PocketRemarks";
@@ -125,8 +126,10 @@ interface KindPartProps {
 /** One kind of valve: the figures of each spring in a column, and both drawn. */
 function KindPart({ candidates, kind }: KindPartProps) {
   const { unit } = useSettings();
-  const at = candidates.map((c) => c.kinds[kind]);
-  const heights = [...new Set(at.map((x) => heightText(x.fit.heightIn, unit)))];
+  const shown = candidates.map((spring, i) => ({ spring, at: nth(spring.kinds, kind), main: i === 0 }));
+  const { at: first } = nth(shown, 0);
+  const name = first.kind === "INTAKE" ? "Intake" : "Exhaust";
+  const heights = [...new Set(shown.map((x) => heightText(x.at.fit.heightIn, unit)))];
   const rows: [string, (a: Schemas["AtKind"], c: Schemas["Candidate"]) => string][] = [
     [`Closed, ${loadUnit(unit)}`, (x) => loadText(x.fit.seatLbf, unit, 0)],
     [`Open, ${loadUnit(unit)}`, (x) => loadText(x.fit.openLbf, unit, 0)],
@@ -134,27 +137,23 @@ function KindPart({ candidates, kind }: KindPartProps) {
     ["Rate, lbf/in", (_, c) => c.rateLbfPerIn.toFixed(0)],
   ];
   return (
-    <section
-      className="scribed grid gap-2 rounded p-4"
-      aria-label={at[0].kind === "INTAKE" ? "Intake" : "Exhaust"}
-    >
+    <section className="scribed grid gap-2 rounded p-4" aria-label={name}>
       <h2 className="text-lg">
-        {at[0].kind === "INTAKE" ? "Intake" : "Exhaust"}: height{" "}
-        <b className="num text-xl">{heights.join(" / ")}</b>, lift{" "}
-        <b className="num text-xl">{at[0].liftIn > 0 ? heightText(at[0].liftIn, unit) : "not known"}</b>
+        {name}: height <b className="num text-xl">{heights.join(" / ")}</b>, lift{" "}
+        <b className="num text-xl">{first.liftIn > 0 ? heightText(first.liftIn, unit) : "not known"}</b>
       </h2>
       <div className="grid items-start gap-4 min-[760px]:grid-cols-[auto_1fr]">
         <table className="text-left">
           <thead>
             <tr>
               <td />
-              {candidates.map((c, i) => (
+              {shown.map((x) => (
                 <th
-                  key={c.name}
+                  key={x.spring.name}
                   className="min-w-24 pl-4 text-right"
-                  style={{ color: i === 0 ? "var(--accent)" : "var(--line)" }}
+                  style={{ color: x.main ? "var(--accent)" : "var(--line)" }}
                 >
-                  {c.name}
+                  {x.spring.name}
                 </th>
               ))}
             </tr>
@@ -163,9 +162,9 @@ function KindPart({ candidates, kind }: KindPartProps) {
             {rows.map(([label, of]) => (
               <tr key={label} className="border-t border-hair">
                 <th className="py-1 font-medium text-muted">{label}</th>
-                {at.map((x, i) => (
-                  <td key={candidates[i].name} className="num pl-4 text-right text-2xl">
-                    {of(x, candidates[i])}
+                {shown.map((x) => (
+                  <td key={x.spring.name} className="num pl-4 text-right text-2xl">
+                    {of(x.at, x.spring)}
                   </td>
                 ))}
               </tr>
@@ -174,19 +173,19 @@ function KindPart({ candidates, kind }: KindPartProps) {
         </table>
         <LoadDrawing
           height={200}
-          springs={candidates.map((c, i) => ({
-            name: c.name,
-            curve: at[i].curve,
-            fit: at[i].fit,
-            liftIn: at[i].liftIn,
-            main: i === 0,
+          springs={shown.map(({ spring, at, main }) => ({
+            name: spring.name,
+            curve: at.curve,
+            fit: at.fit,
+            liftIn: at.liftIn,
+            main,
           }))}
         />
       </div>
-      {candidates.map((c, i) => (
-        <div key={c.name} className="grid gap-2">
-          {at[i].fit.remarks.length + at[i].links.length > 0 && <h3 className="text-base">{c.name}</h3>}
-          <PocketRemarks fit={at[i].fit} links={at[i].links} />
+      {shown.map(({ spring, at }) => (
+        <div key={spring.name} className="grid gap-2">
+          {at.fit.remarks.length + at.links.length > 0 && <h3 className="text-base">{spring.name}</h3>}
+          <PocketRemarks fit={at.fit} links={at.links} />
         </div>
       ))}
     </section>

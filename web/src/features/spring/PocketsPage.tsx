@@ -11,6 +11,7 @@ import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
+import { nth } from "../../ui/nth";
 import { heightText, heightUnit, loadText, loadUnit, readHeight } from "../../units/load";
 import { LoadDrawing } from "./LoadDrawing";
 import { PocketRemarks } from "./PocketRemarks";
@@ -49,13 +50,14 @@ function Heights({ engine, known }: HeightsProps) {
   const all = known.pockets;
   const [valve, setValve] = useState<Valve>(
     () =>
-      (all.find((p) => p.fitting.heightIn === undefined) ?? all.find((p) => !p.within) ?? all[0]).position,
+      (all.find((p) => p.fitting.heightIn === undefined) ?? all.find((p) => !p.within) ?? nth(all, 0))
+        .position,
   );
   const at = Math.max(
     0,
     all.findIndex((p) => p.position === valve),
   );
-  const pocket = all[at];
+  const pocket = nth(all, at);
   const out = all.filter((p) => !p.within).length;
   return (
     <div className="grid flex-1 content-start gap-3 p-3 min-[1000px]:grid-cols-[minmax(320px,400px)_1fr]">
@@ -90,7 +92,7 @@ function Heights({ engine, known }: HeightsProps) {
         key={pocket.position}
         engineId={engine.id}
         pocket={pocket}
-        onNext={() => setValve(all[(at + 1) % all.length].position)}
+        onNext={() => setValve(nth(all, (at + 1) % all.length).position)}
       />
     </div>
   );

@@ -21,8 +21,8 @@ export function readBox(text: string, unit: LashUnit): BoxText {
       .trim()
       .split(/[\s;]+/)
       .filter(Boolean);
-    if (parts.length === 0) continue;
     const [mark, load, od] = parts;
+    if (mark === undefined) continue;
     const loadLbf = load === undefined ? undefined : readLoad(load, unit);
     const odIn = od === undefined ? 0 : readHeight(od, unit);
     if (loadLbf === undefined) wrong.push(`line ${i + 1}: "${line.trim()}" has no load, such as B7 214.5`);

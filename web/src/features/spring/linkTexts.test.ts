@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { nth } from "../../ui/nth";
 import { linkTexts, readLinks } from "./linkTexts";
 
 describe("limits of the parts between cam and valve", () => {
@@ -6,7 +7,7 @@ describe("limits of the parts between cam and valve", () => {
   it("come back as they were typed", () => {
     expect(readLinks(linkTexts([stud], "thou"), "thou").limits).toEqual([stud]);
     const inMetric = readLinks(linkTexts([{ part: "LOCK", liftIn: 0.7 }], "mm"), "mm");
-    expect(inMetric.limits[0].liftIn).toBeCloseTo(0.7, 3);
+    expect(nth(inMetric.limits, 0).liftIn).toBeCloseTo(0.7, 3);
   });
   it("are held back with the words for what cannot be read", () => {
     const texts = linkTexts([stud], "thou");
