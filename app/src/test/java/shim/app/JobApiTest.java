@@ -297,6 +297,25 @@ class JobApiTest extends ApiTest {
   }
 
   @Test
+  void aSpringTakenOutElsewhereMeanwhileDoesNotTakeTheWalkDown() {
+    String view = walkTo(begin(), "3E:SPRING_IN");
+    String pockets = text(get("/api/engines/" + engine + "/pockets"));
+    List<String> fitting = JsonPath.read(pockets, "$.pockets[?(@.position=='3E')].fittingId");
+    put(
+        "/api/fittings/" + fitting.get(0) + "/removal",
+        """
+        {"toHours":10.1,"scrapped":false,"hand":"MO"}""");
+    assertThat(get("/api/jobs/" + job)).hasStatusOk();
+    String done = walkTo(view, "none");
+    assertThat(JsonPath.<Map<String, Object>>read(done, "$.state")).doesNotContainKey("next");
+    List<String> mark =
+        JsonPath.read(
+            text(get("/api/engines/" + engine + "/pockets")),
+            "$.pockets[?(@.position=='3E')].mark");
+    assertThat(mark.get(0)).startsWith("N-");
+  }
+
+  @Test
   void aMissingPartIsOrderedAndTheJobParksWithWhatIsOpen() {
     String view = walkTo(begin(), "leg0:BAR");
     Map<String, Object> park = entry(view, "PARK");

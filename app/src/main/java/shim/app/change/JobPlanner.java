@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -40,6 +41,7 @@ import shim.core.engine.EngineSheet;
 import shim.core.engine.HeatState;
 import shim.core.engine.Lifter;
 import shim.core.engine.Position;
+import shim.core.unit.Known;
 
 /** From what is wanted to a plan: springs, holds, route, what to lay out and how long it takes. */
 @Service
@@ -254,14 +256,15 @@ class JobPlanner {
     boolean pushrods =
         engine.drive().lifter() != Lifter.BUCKET
             && engine.drive().adjuster() != Adjuster.BUCKET_SHIM;
-    boolean clamps = sheet.drive() != null && Boolean.TRUE.equals(sheet.drive().fixingClampsHead());
+    EngineSheet.DriveSheet d = Objects.requireNonNull(sheet.drive());
+    boolean clamps = Boolean.TRUE.equals(d.fixingClampsHead());
     return new JobPlan.Drive(
         pushrods,
         engine.drive().lifter().hydraulic(),
         clamps,
         ask.intakeOff(),
         ask.innerOut(),
-        clamps ? sheet.drive().clampNote() : null);
+        clamps ? d.clampNote() : null);
   }
 
   private List<JobPlan.Work> works(
@@ -337,7 +340,7 @@ class JobPlanner {
     return planned.plan().valves().stream()
         .map(
             w -> {
-              Pockets.PocketView pocket = at.get(w.valve());
+              Pockets.PocketView pocket = Known.in(at, w.valve());
               return new PlannedValve(
                   w.valve(),
                   pocket.mark(),

@@ -17,6 +17,7 @@ import shim.app.spring.SpringTypes;
 import shim.app.spring.Springs;
 import shim.core.change.Spare;
 import shim.core.spring.LoadCurve;
+import shim.core.unit.Known;
 
 /** Springs that lie in stock, as core ranks them for a pocket. */
 @Component
@@ -99,7 +100,7 @@ class Stock {
     }
 
     private Springs.StoredSpring stored(Spare s) {
-      return known.get(UUID.fromString(s.id()));
+      return Known.in(known, UUID.fromString(s.id()));
     }
 
     private Stream<Spare> bestFirst(Pockets.PocketView pocket) {
@@ -126,7 +127,7 @@ class Stock {
       return new Spare(
           s.id().toString(),
           s.spring().mark(),
-          sameSet(s, known.get(pocket.fitting().springId())),
+          sameSet(s, Known.in(known, pocket.fitting().springId())),
           play(s, pocket),
           load(s.id(), pocket),
           s.spring().hoursBefore());
@@ -138,8 +139,7 @@ class Stock {
       return last == null
           ? OptionalDouble.empty()
           : OptionalDouble.of(
-              curves
-                  .get(pocket.typeId())
+              Known.in(curves, pocket.typeId())
                   .move(last.loadLbf(), last.heightIn(), pocket.targetIn())
                   .loadLbf());
     }

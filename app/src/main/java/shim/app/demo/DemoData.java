@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -153,7 +154,7 @@ class DemoData implements ApplicationRunner {
     return daysAgo(Math.round(135 - hours * 12)).plus(Math.round(hours * 60), ChronoUnit.MINUTES);
   }
 
-  private void event(UUID engine, String name, long daysAgo, double planned, Double ran) {
+  private void event(UUID engine, String name, long daysAgo, double planned, @Nullable Double ran) {
     LocalDate date = LocalDate.ofInstant(daysAgo(daysAgo), ZoneOffset.UTC);
     double rounded = Math.round(planned * 10) / 10.0;
     events.put(

@@ -7,6 +7,7 @@ import java.util.Random;
 import java.util.UUID;
 import java.util.function.DoubleFunction;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import shim.app.device.Dial;
@@ -156,10 +157,10 @@ class DemoLifters {
   private void see(
       Season s,
       UUID engine,
-      Position p,
+      @Nullable Position p,
       Look look,
-      String grade,
-      Double figure,
+      @Nullable String grade,
+      @Nullable Double figure,
       double hours,
       String hand) {
     inspections.put(

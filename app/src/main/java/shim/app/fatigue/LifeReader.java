@@ -18,6 +18,7 @@ import shim.core.fatigue.Limits;
 import shim.core.fatigue.SpringSet;
 import shim.core.fatigue.TesterDay;
 import shim.core.stats.Range;
+import shim.core.unit.Known;
 
 /** One spring's life: what it read, its set, and where it is going. */
 @Service
@@ -52,7 +53,7 @@ class LifeReader {
     List<ComingEvent> coming = now.coming();
     SetBook.Book known = book.of(engineId, null);
     SetBook.BookedSet set = known.of(springId);
-    SpringSet solved = known.solved().get(set.typeId());
+    SpringSet solved = Known.in(known.solved(), set.typeId());
     double hours = known.hoursNow(springId, now.hours());
     double offset = now.hours() - hours;
     double baseline = solved.baselineLbf(springId.toString());
@@ -64,7 +65,7 @@ class LifeReader {
     double end = coming.get(coming.size() - 1).endHours() - offset;
     return new SpringLife(
         springId,
-        known.springs().get(springId).spring().mark(),
+        Known.in(known.springs(), springId).spring().mark(),
         set.type().name(),
         set.type().referenceHeightIn(),
         hours,

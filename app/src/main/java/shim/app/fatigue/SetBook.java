@@ -26,6 +26,7 @@ import shim.core.fatigue.TesterDay;
 import shim.core.running.PartHours;
 import shim.core.spring.LoadCurve;
 import shim.core.spring.SpringType;
+import shim.core.unit.Known;
 
 /** An engine's springs with all their tests in core's terms, one set a type. */
 @Component
@@ -98,7 +99,7 @@ class SetBook {
       Map<UUID, List<Springs.StoredFitting>> fittings,
       Map<UUID, List<CheckRow>> checks) {
     BookedSet of(UUID spring) {
-      UUID type = springs.get(spring).spring().typeId();
+      UUID type = Known.in(springs, spring).spring().typeId();
       return sets.stream().filter(s -> s.typeId().equals(type)).findFirst().orElseThrow();
     }
 
@@ -134,12 +135,13 @@ class SetBook {
     /** Hours of a spring while it was in, when that engine stood at some hours. */
     double hoursAt(Springs.StoredFitting in, double engineHours) {
       UUID spring = in.fitting().springId();
-      List<UUID> stays = fittings.get(spring).stream().map(Springs.StoredFitting::id).toList();
+      List<UUID> stays =
+          Known.in(fittings, spring).stream().map(Springs.StoredFitting::id).toList();
       return part(spring).at(stays.indexOf(in.id()), engineHours);
     }
 
     private PartHours part(UUID spring) {
-      return springs.get(spring).through(fittings.getOrDefault(spring, List.of()));
+      return Known.in(springs, spring).through(fittings.getOrDefault(spring, List.of()));
     }
   }
 
@@ -179,7 +181,7 @@ class SetBook {
         .forEach(s -> byType.computeIfAbsent(s.spring().typeId(), t -> new ArrayList<>()));
     rows.stream()
         .filter(r -> testsById.containsKey(r.testId()))
-        .forEach(r -> byType.get(byId.get(r.springId()).spring().typeId()).add(r));
+        .forEach(r -> Known.in(byType, Known.in(byId, r.springId()).spring().typeId()).add(r));
     List<BookedSet> sets =
         byType.entrySet().stream()
             .map(e -> set(e.getKey(), e.getValue(), testsById, empty))
@@ -190,12 +192,12 @@ class SetBook {
   private BookedSet set(UUID typeId, List<LoadSeen> rows, Map<UUID, TestRow> testsById, Book book) {
     SpringType type = types.get(typeId).type();
     Counting counting =
-        Counting.of(rows.stream().map(r -> testsById.get(r.testId()).state).toList());
+        Counting.of(rows.stream().map(r -> Known.in(testsById, r.testId()).state).toList());
     // All repeats of a spring in a test were read at the same hours of it.
     Map<UUID, Map<UUID, Double>> hours = new HashMap<>();
     List<Booked> all = new ArrayList<>();
     for (LoadSeen r : rows) {
-      TestRow test = testsById.get(r.testId());
+      TestRow test = Known.in(testsById, r.testId());
       double own =
           hours
               .computeIfAbsent(r.testId(), t -> new HashMap<>())
@@ -219,7 +221,7 @@ class SetBook {
         all.stream().filter(Booked::used).collect(Collectors.groupingBy(b -> b.test().id));
     Map<UUID, Double> latest = new HashMap<>();
     List<SetHistory.Test> history =
-        counted.stream().map(t -> test(t, byTest.get(t.id), type, book, latest)).toList();
+        counted.stream().map(t -> test(t, Known.in(byTest, t.id), type, book, latest)).toList();
     return new BookedSet(
         typeId,
         type,
@@ -238,7 +240,7 @@ class SetBook {
   }
 
   private static double hours(UUID springId, TestRow test, Book book) {
-    Springs.StoredSpring spring = book.springs().get(springId);
+    Springs.StoredSpring spring = Known.in(book.springs(), springId);
     List<Springs.StoredFitting> own = book.fittings().getOrDefault(springId, List.of());
     return own.stream()
         .filter(f -> f.fitting().engineId().equals(test.engineId))

@@ -40,6 +40,7 @@ import shim.core.running.EngineHours;
 import shim.core.spring.Fit;
 import shim.core.spring.SpringType;
 import shim.core.stats.Range;
+import shim.core.unit.Known;
 
 /** What is known of an engine's springs now. */
 @Service
@@ -154,12 +155,12 @@ class SpringReader {
       Springs.StoredFitting f,
       Standing now) {
     UUID id = f.fitting().springId();
-    Springs.StoredSpring spring = known.springs().get(id);
+    Springs.StoredSpring spring = Known.in(known.springs(), id);
     SetBook.BookedSet set = known.of(id);
     SpringType type = set.type();
     Position p = f.fitting().valve();
     double hours = known.hoursAt(f, now.hours());
-    SpringSaid said = said(known, solved.get(set.typeId()), id, hours, now);
+    SpringSaid said = said(known, Known.in(solved, set.typeId()), id, hours, now);
     Fit fit = Pockets.fit(engine, type, f, now.sheet());
     List<SetBook.InTest> tested = known.tested(id, SetBook.Booked::used);
     Optional<SetBook.InTest> last = tested.stream().reduce((a, b) -> b);
@@ -179,7 +180,7 @@ class SpringReader {
         tested.stream()
             .map(t -> new LossAt(t.hours(), 1 - t.correctedLbf() / said.baselineLbf()))
             .toList(),
-        predicted(solved.get(set.typeId()), id, hours, now),
+        predicted(Known.in(solved, set.typeId()), id, hours, now),
         said,
         fit);
   }
@@ -201,7 +202,7 @@ class SpringReader {
             hours,
             coming.stream().map(ComingEvent::plannedHours).toList(),
             overRevved(known, set, id, now.lastOverRev()),
-            batchBroke(known, known.springs().get(id)));
+            batchBroke(known, Known.in(known.springs(), id)));
     SpringOutlook o = solved.judge(situation, now.sheet().limits(set.type()));
     String due = o.dueBefore().isPresent() ? coming.get(o.dueBefore().getAsInt()).name() : null;
     return new SpringSaid(
@@ -298,7 +299,7 @@ class SpringReader {
     for (SetBook.BookedSet s : known.sets()) {
       int k = s.tests().indexOf(t);
       if (k >= 0) {
-        return Optional.of(solved.get(s.typeId()).day(k));
+        return Optional.of(Known.in(solved, s.typeId()).day(k));
       }
     }
     return Optional.empty();

@@ -30,6 +30,7 @@ import shim.core.fatigue.TesterDay;
 import shim.core.fatigue.TesterHabit;
 import shim.core.spring.LoadQuestion;
 import shim.core.stats.Robust;
+import shim.core.unit.Known;
 
 /** A spring test as it stands: each reading at once against reference height, set and last time. */
 @Service
@@ -197,10 +198,10 @@ class TestReader {
     return new AtValve(
         f.fitting().valve(),
         id,
-        before.book().springs().get(id).spring().mark(),
+        Known.in(before.book().springs(), id).spring().mark(),
         known,
         rows,
-        TestEntry.of(known, before.solved().get(set.typeId()), read, day));
+        TestEntry.of(known, Known.in(before.solved(), set.typeId()), read, day));
   }
 
   /** The last test's load, corrected by its own check spring. */

@@ -53,7 +53,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler
   ProblemDetail refused(Refusal e) {
-    String words = e.getMessage();
+    String words = e.words();
     return switch (e.kind()) {
       case INVALID ->
           problem(HttpStatus.UNPROCESSABLE_CONTENT, "invalid", words, named(e, "entry"));

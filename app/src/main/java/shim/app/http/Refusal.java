@@ -78,6 +78,10 @@ public class Refusal extends RuntimeException {
     return new Refusal(Kind.BUSY, message, List.of());
   }
 
+  public String words() {
+    return String.valueOf(getMessage());
+  }
+
   public Kind kind() {
     return kind;
   }

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpHeaders;
@@ -123,7 +124,7 @@ class InterchangeController {
       String note) {
     return new ReadingsCsv.Line(
         0,
-        t.start().startedAt(),
+        Objects.requireNonNull(t.start().startedAt()),
         t.start().engineHours(),
         t.start().place().name(),
         t.start().state().name(),

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -78,7 +79,7 @@ class Notebook {
                       .map(
                           t ->
                               new NotebookTest(
-                                  t.start().startedAt(),
+                                  Objects.requireNonNull(t.start().startedAt()),
                                   t.start().engineHours(),
                                   t.readings().size(),
                                   t.checks().size()))

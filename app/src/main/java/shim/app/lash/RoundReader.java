@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -169,14 +170,14 @@ class RoundReader {
   }
 
   private static ShimSwaps swaps(List<RoundView.ValveView> valves) {
-    return ShimSwaps.of(
-        valves.stream()
-            .filter(v -> v.found() != null && v.partNowIn() != null && v.target() != null)
-            .map(
-                v ->
-                    new ShimSwaps.Measured(
-                        v.position(), v.partNowIn(), v.found().valueIn(), v.target()))
-            .toList());
+    return ShimSwaps.of(valves.stream().flatMap(v -> measured(v).stream()).toList());
+  }
+
+  private static Optional<ShimSwaps.Measured> measured(RoundView.ValveView v) {
+    Double found = v.found() == null ? null : v.found().valueIn();
+    return found == null || v.partNowIn() == null || v.target() == null
+        ? Optional.empty()
+        : Optional.of(new ShimSwaps.Measured(v.position(), v.partNowIn(), found, v.target()));
   }
 
   /** Target and floor of every valve for a state, as a blank sheet needs them. */

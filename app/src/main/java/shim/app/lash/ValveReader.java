@@ -79,7 +79,7 @@ final class ValveReader {
 
   private RoundView.ReadingView reading(ReadingRow r, RoundView.@Nullable ReadingView found) {
     Reading gap = r.reading(round.engine().rules().feelerStepIn());
-    boolean same = r.form == Form.SAME && found != null;
+    RoundView.ReadingView same = r.form == Form.SAME ? found : null;
     return new RoundView.ReadingView(
         r.id,
         r.form,
@@ -87,10 +87,10 @@ final class ValveReader {
         r.secondFigure,
         r.feel,
         r.typed,
-        same ? found.valueIn() : gap == null ? null : Double.valueOf(gap.valueIn()),
-        same ? found.lowIn() : gap == null ? null : Double.valueOf(gap.lowIn()),
-        same ? found.highIn() : gap == null ? null : Double.valueOf(gap.highIn()),
-        same ? found.turns() : r.form == Form.TURNS ? r.figure : null,
+        same != null ? same.valueIn() : gap == null ? null : Double.valueOf(gap.valueIn()),
+        same != null ? same.lowIn() : gap == null ? null : Double.valueOf(gap.lowIn()),
+        same != null ? same.highIn() : gap == null ? null : Double.valueOf(gap.highIn()),
+        same != null ? same.turns() : r.form == Form.TURNS ? r.figure : null,
         r.partSizeIn,
         r.hand,
         r.note,

@@ -98,12 +98,9 @@ class DriftCalcController {
       if (!layout.positions().contains(g.valve())) {
         throw Refusal.invalid("rounds[" + index + "]", "this engine has no valve " + g.valve());
       }
-      boolean left = g.leftLow() != null && g.leftHigh() != null;
-      reads.add(
-          new LashRound.Read(
-              g.valve(),
-              new Gap(g.foundLow(), g.foundHigh()),
-              left ? new Gap(g.leftLow(), g.leftHigh()) : null));
+      Gap left =
+          g.leftLow() == null || g.leftHigh() == null ? null : new Gap(g.leftLow(), g.leftHigh());
+      reads.add(new LashRound.Read(g.valve(), new Gap(g.foundLow(), g.foundHigh()), left));
     }
     return new LashRound(
         c.name(),

@@ -49,6 +49,7 @@ import shim.core.lifter.Symptom;
 import shim.core.running.Exposure;
 import shim.core.running.PartHours;
 import shim.core.stats.Range;
+import shim.core.unit.Known;
 
 /** Everything known of the lifters of an engine, weighed together. */
 @Service
@@ -110,7 +111,7 @@ class LifterReader {
         sheet,
         standing,
         LashDrift.of(engine.layout(), rounds.rounds(), rounds.growth(), sheet.drift()),
-        Exposure.overRevBetween(daysOf(rounds), days.get(engineId)),
+        Exposure.overRevBetween(daysOf(rounds), Known.in(days, engineId)),
         all,
         lifters.fittingsOf(all.keySet()).stream().collect(Collectors.groupingBy(f -> f.lifterId)),
         lifters.rebuildsOf(all.keySet()).stream().collect(Collectors.groupingBy(r -> r.lifterId)),
@@ -193,7 +194,7 @@ class LifterReader {
             f ->
                 new LifterLife(
                     f.lifterId,
-                    book.lifters().get(f.lifterId).mark,
+                    Known.in(book.lifters(), f.lifterId).mark,
                     f.engineId,
                     p,
                     f.fromHours,
@@ -204,7 +205,7 @@ class LifterReader {
 
   private static ValveChain valve(Book book, Position p) {
     LifterFittingRow fitted = book.seen().fitted().get(p.toString());
-    ValveDrift drift = book.drift().valves().get(p);
+    ValveDrift drift = Known.in(book.drift().valves(), p);
     Set<Symptom> symptoms = symptoms(book, p);
     List<Diagnosis.Seen> weighed = book.seen().speakingOf(p);
     List<Diagnosis.Suspect> suspects = Diagnosis.suspects(symptoms, weighed);
@@ -254,7 +255,7 @@ class LifterReader {
 
   private static Set<Symptom> symptoms(Book book, Position p) {
     return Symptom.at(
-        book.drift().valves().get(p).signal(),
+        Known.in(book.drift().valves(), p).signal(),
         book.overRev(),
         book.seen().last(p, Look.TICK_HOT).map(Grade::level),
         book.standing().springs().stream().anyMatch(s -> s.position().equals(p) && s.readsLow()));

@@ -21,6 +21,7 @@ import shim.core.spring.LoadCurve;
 import shim.core.spring.SpringSheet;
 import shim.core.spring.SpringType;
 import shim.core.spring.WeakestLink;
+import shim.core.unit.Known;
 
 /** What stands at each valve, how it fits there, and what another spring would do. */
 @Service
@@ -99,9 +100,10 @@ public class Pockets {
             .filter(fitted::containsKey)
             .map(
                 p -> {
-                  Springs.StoredFitting f = fitted.get(p);
-                  Springs.StoredSpring spring = marks.get(f.fitting().springId());
-                  return pocket(engine, sheet, f, spring, known.get(spring.spring().typeId()));
+                  Springs.StoredFitting f = Known.in(fitted, p);
+                  Springs.StoredSpring spring = Known.in(marks, f.fitting().springId());
+                  SpringType type = Known.in(known, spring.spring().typeId());
+                  return pocket(engine, sheet, f, spring, type);
                 })
             .toList(),
         all.stream().filter(p -> !fitted.containsKey(p)).toList());
@@ -211,19 +213,27 @@ public class Pockets {
    */
   public record AtHeight(double heightIn, Fit fit, List<WayThere> ways) {}
 
-  /** What a spring does at a measured height of a valve, and the ways where it is out. */
-  public AtHeight at(UUID engineId, Position valve, double heightIn, UUID springId) {
+  /**
+   * What a spring does at a measured height of a valve, and the ways where it is out.
+   *
+   * @return nothing while no spring is on record there, as when the old one was taken out meanwhile
+   */
+  public Optional<AtHeight> at(UUID engineId, Position valve, double heightIn, UUID springId) {
     Engine engine = engines.get(engineId).engine();
     SpringRules.SpringRulesSheet sheet = rules.of(engineId);
     SpringType type = types.get(springs.get(springId).spring().typeId()).type();
     Springs.StoredFitting now = springs.fitted(engineId).get(valve);
+    if (now == null) {
+      return Optional.empty();
+    }
     double target = target(valve.kind(), type, sheet);
-    return new AtHeight(
-        heightIn,
-        fitAt(engine, type, now, heightIn),
-        within(heightIn, target, sheet)
-            ? List.of()
-            : ways(engine, type, now, sheet, target, heightIn));
+    return Optional.of(
+        new AtHeight(
+            heightIn,
+            fitAt(engine, type, now, heightIn),
+            within(heightIn, target, sheet)
+                ? List.of()
+                : ways(engine, type, now, sheet, target, heightIn)));
   }
 
   /** Each candidate at both kinds of valve. */

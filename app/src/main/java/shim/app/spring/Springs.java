@@ -121,7 +121,7 @@ public class Springs {
     /** It was in when its engine stood at some hours. */
     public boolean inAt(double engineHours) {
       return fitting.fromHours() <= engineHours + 1e-9
-          && (open() || fitting.toHours() >= engineHours);
+          && (fitting.toHours() == null || fitting.toHours() >= engineHours);
     }
   }
 

@@ -87,6 +87,16 @@ public record ValveDrift(
     probability = Map.copyOf(probability);
   }
 
+  /** How far it has moved in all, where there is a signal. */
+  public Range moved() {
+    return Objects.requireNonNull(movedThou);
+  }
+
+  /** Its rate, where there is a signal. */
+  public Range rate() {
+    return Objects.requireNonNull(thouPerHour);
+  }
+
   /** What it shows, in one line for a technician. */
   public String words() {
     return switch (strength) {
@@ -99,7 +109,7 @@ public record ValveDrift(
 
   private String changed() {
     Begun b = begun.orElseThrow();
-    Range moved = Objects.requireNonNull(movedThou);
+    Range moved = moved();
     if (signal.steps()) {
       return String.format(
           Locale.ROOT,
@@ -109,7 +119,7 @@ public record ValveDrift(
           b.lowHours(),
           b.highHours());
     }
-    double rate = Objects.requireNonNull(thouPerHour).mid();
+    double rate = rate().mid();
     return String.format(
         Locale.ROOT,
         "%s %.1f thou an hour since about %.1f h (%.1f to %.1f), %.1f thou in all",

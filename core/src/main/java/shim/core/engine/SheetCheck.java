@@ -1,6 +1,7 @@
 package shim.core.engine;
 
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.EngineSheet.BottomEnd;
@@ -60,7 +61,13 @@ public final class SheetCheck {
         problems.refused() || layout.isEmpty() || drive.isEmpty()
             ? Optional.empty()
             : Optional.of(
-                new Engine(sheet.name().strip(), layout.get(), drive.get(), cam, lash, rules));
+                new Engine(
+                    Objects.requireNonNull(sheet.name()).strip(),
+                    layout.get(),
+                    drive.get(),
+                    cam,
+                    lash,
+                    rules));
     return new Checked(layout, drive, engine, problems.all());
   }
 

@@ -25,7 +25,7 @@ final class Block {
   private final double[][] white;
   private double logSpread;
   private double at;
-  private double[] @Nullable [] gram;
+  private double @Nullable [][] gram;
 
   /**
    * @param springs tracks alike to the first

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import shim.core.stats.Robust;
+import shim.core.unit.Known;
 
 /** Turns loads into the model's terms. */
 final class SetReader {
@@ -43,7 +44,7 @@ final class SetReader {
     for (int t = 0; t < tests; t++) {
       double common = commonMove(tracks, t, usual);
       for (SetHistory.Read r : history.tests().get(t).reads()) {
-        take(tracks.get(index.get(r.spring())), t, r, usual, common);
+        take(tracks.get(Known.in(index, r.spring())), t, r, usual, common);
       }
     }
     return tracks;
@@ -64,7 +65,7 @@ final class SetReader {
   }
 
   private List<Double> ln(SetHistory.Read r, double usual) {
-    double nominal = history.springs().get(index.get(r.spring())).nominalLbf().orElse(usual);
+    double nominal = history.springs().get(Known.in(index, r.spring())).nominalLbf().orElse(usual);
     List<Double> ln = new ArrayList<>(r.loadsLbf().size());
     for (double load : r.loadsLbf()) {
       ln.add(Math.log(load / nominal));
@@ -76,7 +77,7 @@ final class SetReader {
   private double commonMove(List<Track> tracks, int test, double usual) {
     List<Double> moves = new ArrayList<>();
     for (SetHistory.Read r : history.tests().get(test).reads()) {
-      Track track = tracks.get(index.get(r.spring()));
+      Track track = tracks.get(Known.in(index, r.spring()));
       int before = track.seenBefore(test);
       if (before >= 0) {
         moves.add(Robust.median(ln(r, usual)).orElseThrow() - track.read()[before]);

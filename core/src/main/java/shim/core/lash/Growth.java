@@ -12,6 +12,7 @@ import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
 import shim.core.stats.Robust;
+import shim.core.unit.Known;
 
 /**
  * The engine's own growth: cold lash minus hot lash, from rounds that met the same valves in both
@@ -52,7 +53,7 @@ public record Growth(Map<ValveKind, Robust.Mean> byKind) {
     Map<ValveKind, Robust.Mean> result = new EnumMap<>(ValveKind.class);
     for (ValveKind kind : differences.keySet()) {
       long all = valves.stream().filter(p -> p.kind() == kind).count();
-      if (paired.get(kind).size() >= FULL_SHARE * all) {
+      if (Known.in(paired, kind).size() >= FULL_SHARE * all) {
         result.put(kind, Robust.Mean.of(differences.get(kind)));
       }
     }

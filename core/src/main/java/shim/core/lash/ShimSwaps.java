@@ -10,6 +10,7 @@ import org.jgrapht.alg.matching.KuhnMunkresMinimalWeightBipartitePerfectMatching
 import org.jgrapht.graph.DefaultWeightedEdge;
 import org.jgrapht.graph.SimpleWeightedGraph;
 import shim.core.engine.Position;
+import shim.core.unit.Known;
 
 /**
  * Which shims already in the engine fit another valve: the exchange that brings most valves within
@@ -52,13 +53,14 @@ public record ShimSwaps(List<Move> moves, List<Wanted> wanted, int within) {
     List<Wanted> wanted = new ArrayList<>();
     for (int to = 0; to < valves.size(); to++) {
       Measured valve = valves.get(to);
-      Measured donor = valves.get(chosen.get(to));
+      int from = Known.in(chosen, to);
+      Measured donor = valves.get(from);
       double lash = valve.lashWith(donor.shimIn());
       if (valve.target().judge(lash) != LashTarget.Verdict.IN) {
         wanted.add(
             new Wanted(
                 valve.position(), valve.shimIn() + valve.foundIn() - valve.target().targetIn()));
-      } else if (chosen.get(to) != to) {
+      } else if (from != to) {
         moves.add(new Move(donor.position(), valve.position(), donor.shimIn(), lash));
       }
     }

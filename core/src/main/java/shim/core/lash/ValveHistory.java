@@ -2,6 +2,7 @@ package shim.core.lash;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.HeatState;
@@ -76,7 +77,10 @@ public record ValveHistory(List<Visit> all, List<ChainChange> changes) {
     Optional<Visit> baseline = baseline(position, state, now);
     if (baseline.isPresent()) {
       Visit since = baseline.get();
-      return new Drift.Known(foundIn - since.leftIn(), engineHours - since.engineHours(), since);
+      return new Drift.Known(
+          foundIn - Objects.requireNonNull(since.leftIn()),
+          engineHours - since.engineHours(),
+          since);
     }
     boolean changed =
         visits(position).stream()

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import shim.core.unit.Known;
 
 /**
  * The grades of each look, as a table: look | word | level | what it usually means | what to do.
@@ -104,7 +105,7 @@ final class Grades {
 
   /** Which grade a figure has: bounds that fall mean that less is worse. */
   static int index(Look look, double figure) {
-    double[] b = BOUNDS.get(look);
+    double[] b = Known.in(BOUNDS, look);
     boolean lessIsWorse = b[1] < b[0];
     int index = 0;
     for (double bound : b) {

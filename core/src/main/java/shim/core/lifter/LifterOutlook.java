@@ -156,11 +156,11 @@ public record LifterOutlook(
         .filter(d -> d.thouPerHour() != null && d.movedThou() != null)
         .map(
             d -> {
-              double rest = WORN_THOU - d.movedThou().mid();
+              double rest = WORN_THOU - d.moved().mid();
               return new Range(
-                  hours(WORN_THOU - d.movedThou().high(), d.thouPerHour().high()),
-                  hours(rest, d.thouPerHour().mid()),
-                  hours(WORN_THOU - d.movedThou().low(), d.thouPerHour().low()));
+                  hours(WORN_THOU - d.moved().high(), d.rate().high()),
+                  hours(rest, d.rate().mid()),
+                  hours(WORN_THOU - d.moved().low(), d.rate().low()));
             });
   }
 
@@ -188,7 +188,7 @@ public record LifterOutlook(
               + ": look before blaming it");
     }
     double next = f.comingHours().isEmpty() ? 0 : f.comingHours().get(0);
-    double then = d.movedThou().mid() + d.thouPerHour().mid() * next;
+    double then = d.moved().mid() + d.rate().mid() * next;
     return why(
         LifterReason.Kind.TREND,
         then >= WORN_THOU && theirs >= THEIRS ? Verdict.CHANGE : Verdict.WATCH,
@@ -196,7 +196,7 @@ public record LifterOutlook(
             Locale.ROOT,
             "lash opened %.1f thou since %.1f h, %.1f by the end of the next event; over %.0f is a"
                 + " worn lobe or lifter",
-            d.movedThou().mid(),
+            d.moved().mid(),
             d.begun().orElseThrow().likeliestHours(),
             then,
             WORN_THOU));

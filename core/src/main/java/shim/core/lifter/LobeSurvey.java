@@ -68,7 +68,7 @@ public final class LobeSurvey {
     }
     double missing = shortThou.get();
     boolean opens = drift.map(d -> d.signal() == Signal.OPENING).orElse(false);
-    double opened = opens ? drift.get().movedThou().mid() : 0;
+    double opened = opens ? drift.get().moved().mid() : 0;
     if (grade.get().level() == Level.GOOD) {
       return opens
           ? "lift is there though the lash opens: adjuster, tips or lifter, not the lobe's nose"

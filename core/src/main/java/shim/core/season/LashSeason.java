@@ -12,6 +12,7 @@ import shim.core.engine.ValveKind;
 import shim.core.lash.Growth;
 import shim.core.lash.LashTarget;
 import shim.core.unit.Figures;
+import shim.core.unit.Known;
 
 /**
  * Lash over a season with a known truth: every valve wears slowly on its own path, all exhaust
@@ -87,7 +88,7 @@ public final class LashSeason {
   private void runTo(double until) {
     double dt = until - hours;
     for (Position p : hotLashIn.keySet().stream().sorted().toList()) {
-      double moved = wearInPerHour.get(p) * dt + random.nextGaussian() * 0.0002;
+      double moved = Known.in(wearInPerHour, p) * dt + random.nextGaussian() * 0.0002;
       for (Fault f : truth.faults()) {
         if (f.position().equals(p)) {
           moved += f.inPerHour() * Math.max(0, until - Math.max(hours, f.fromHours()));
@@ -102,8 +103,9 @@ public final class LashSeason {
     List<Written> written = new ArrayList<>();
     double shift = random.nextGaussian() * FEEL_IN / 2;
     for (Position p : engine.layout().positions()) {
-      double state = plan.state() == HeatState.COLD ? truth.coldMinusHotIn().get(p.kind()) : 0;
-      double found = leaf(hotLashIn.get(p) + state + plan.handIn() + shift);
+      double state =
+          plan.state() == HeatState.COLD ? Known.in(truth.coldMinusHotIn(), p.kind()) : 0;
+      double found = leaf(Known.in(hotLashIn, p) + state + plan.handIn() + shift);
       double wanted = targetSetBy(p, plan.state());
       boolean adjust = Figures.above(Math.abs(found - wanted), engine.rules().toleranceIn());
       if (adjust) {
@@ -124,7 +126,7 @@ public final class LashSeason {
     if (engine.lash().state() == state) {
       return engine.lash().targetIn(p.kind());
     }
-    double shift = truth.coldMinusHotIn().get(p.kind());
+    double shift = Known.in(truth.coldMinusHotIn(), p.kind());
     return engine.lash().targetIn(p.kind()) + (state == HeatState.COLD ? shift : -shift);
   }
 

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.random.RandomGenerator;
 import shim.core.engine.Position;
 import shim.core.spring.LoadCurve;
+import shim.core.unit.Known;
 
 /**
  * The springs of an engine over a season with a known truth: they settle, wear a little, each at a
@@ -97,7 +98,7 @@ public final class SpringSeason {
     double setUp = 0.002 * random.nextGaussian();
     List<ReadAt> valves = new ArrayList<>();
     for (Position p : hidden.keySet()) {
-      double height = heightsIn.get(p);
+      double height = Known.in(heightsIn, p);
       List<Double> loads = new ArrayList<>();
       for (int r = 0; r < repeats; r++) {
         double noise = plan.testerLn() + setUp + READING * random.nextGaussian();

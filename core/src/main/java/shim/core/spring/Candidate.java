@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.Engine;
 import shim.core.engine.ValveKind;
+import shim.core.unit.Known;
 
 /**
  * A spring thought of for an engine, in use or only on paper: what it does at each kind of valve.
@@ -63,7 +64,7 @@ public record Candidate(
       double topRpm) {
     List<AtKind> kinds = new ArrayList<>();
     for (ValveKind kind : ValveKind.values()) {
-      Asked at = asked.get(kind);
+      Asked at = Known.in(asked, kind);
       Fit.Measured measured = new Fit.Measured(at.heightIn(), null, null, null);
       Fit fit = Fit.of(type, measured, at.lift(), engine.drive().lifter());
       double gross = at.lift().map(Fit.Lift::grossIn).orElse(0.0);
