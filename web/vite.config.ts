@@ -32,5 +32,13 @@ export default defineConfig({
   build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 900 },
   server: { proxy: { "/api": "http://127.0.0.1:8460" } },
   // Generous: on a busy machine a red must still mean a fault.
-  test: { environment: "happy-dom", testTimeout: 180_000 },
+  test: {
+    environment: "happy-dom",
+    testTimeout: 180_000,
+    coverage: {
+      include: ["src/**/*.{ts,tsx}"],
+      exclude: ["src/api/schema.d.ts"],
+      reporter: ["json-summary"],
+    },
+  },
 } as import("vitest/config").ViteUserConfig);
