@@ -25,6 +25,7 @@ class CoreStructureTest {
           "unit",
           "stats",
           "engine",
+          "running",
           "crank",
           "lash",
           "drift",
@@ -32,7 +33,6 @@ class CoreStructureTest {
           "fatigue",
           "lifter",
           "change",
-          "running",
           "readiness",
           "season");
 

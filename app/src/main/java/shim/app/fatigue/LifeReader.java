@@ -13,9 +13,9 @@ import shim.app.fatigue.SpringViews.LoadBand;
 import shim.app.fatigue.SpringViews.SpringLife;
 import shim.app.http.Refusal;
 import shim.app.spring.Springs;
-import shim.core.engine.Position;
 import shim.core.fatigue.Limits;
 import shim.core.fatigue.SpringSet;
+import shim.core.fatigue.TestedSet;
 import shim.core.fatigue.TesterDay;
 import shim.core.stats.Range;
 import shim.core.unit.Known;
@@ -52,9 +52,9 @@ class LifeReader {
     SpringReader.Standing now = reader.standing(engineId);
     List<ComingEvent> coming = now.coming();
     SetBook.Book known = book.of(engineId, null);
-    SetBook.BookedSet set = known.of(springId);
-    SpringSet solved = Known.in(known.solved(), set.typeId());
-    double hours = known.hoursNow(springId, now.hours());
+    TestedSet set = known.of(springId);
+    SpringSet solved = set.solved();
+    double hours = known.spring(springId).life().now(engine -> now.hours());
     double offset = now.hours() - hours;
     double baseline = solved.baselineLbf(springId.toString());
     Limits limits = now.sheet().limits(set.type());
@@ -65,7 +65,7 @@ class LifeReader {
     double end = coming.get(coming.size() - 1).endHours() - offset;
     return new SpringLife(
         springId,
-        Known.in(known.springs(), springId).spring().mark(),
+        known.spring(springId).mark(),
         set.type().name(),
         set.type().referenceHeightIn(),
         hours,
@@ -115,31 +115,31 @@ class LifeReader {
   }
 
   private static List<LifePoint> points(SetBook.Book known, SpringSet solved, UUID springId) {
-    return known.tested(springId, b -> b.row().member() == SpringTests.Member.WHOLE).stream()
-        .map(t -> point(t, solved))
+    return known.of(springId).tested(springId.toString(), r -> r.load().whole()).stream()
+        .map(t -> point(t, Known.in(known.rows(), t.test().id()), solved))
         .toList();
   }
 
-  private static LifePoint point(SetBook.InTest t, SpringSet solved) {
-    List<SetBook.Booked> list = t.readings();
-    SetBook.Booked first = list.get(0);
+  private static LifePoint point(TestedSet.InTest t, TestRow test, SpringSet solved) {
+    List<TestedSet.Moved> list = t.readings();
+    TestedSet.Moved first = list.get(0);
     double corrected = t.correctedLbf();
     double reading = solved.spreads().reading();
     double u = t.day().map(TesterDay::sd).orElse(solved.spreads().tester());
     double half = WIDE * Math.sqrt(reading * reading / list.size() + u * u);
     return new LifePoint(
-        t.test().id,
-        t.test().startedAt,
-        t.test().engineHours,
+        test.id,
+        test.startedAt,
+        test.engineHours,
         t.hours(),
-        first.row().valve() == null ? null : Position.parse(first.row().valve()),
-        list.stream().map(SetBook.Booked::atReferenceLbf).toList(),
+        first.load().at().orElse(null),
+        list.stream().map(TestedSet.Moved::atReferenceLbf).toList(),
         t.rawLbf(),
         corrected,
         corrected * (1 - half),
         corrected * (1 + half),
         t.day().isPresent(),
         first.used(),
-        list.stream().anyMatch(SetBook.Booked::far));
+        list.stream().anyMatch(TestedSet.Moved::far));
   }
 }

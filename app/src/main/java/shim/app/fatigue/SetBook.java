@@ -1,10 +1,8 @@
 package shim.app.fatigue;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,20 +13,16 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import shim.app.record.Maybe;
 import shim.app.spring.SpringTypes;
 import shim.app.spring.Springs;
-import shim.core.engine.HeatState;
-import shim.core.fatigue.Counting;
-import shim.core.fatigue.SetHistory;
-import shim.core.fatigue.SetPrior;
+import shim.core.engine.Position;
+import shim.core.fatigue.SpringRecord;
 import shim.core.fatigue.SpringSet;
-import shim.core.fatigue.TesterDay;
-import shim.core.running.PartHours;
-import shim.core.spring.LoadCurve;
-import shim.core.spring.SpringType;
+import shim.core.fatigue.TestedSet;
 import shim.core.unit.Known;
 
-/** An engine's springs with all their tests in core's terms, one set a type. */
+/** Loads everything on record of an engine's springs, in core's terms. */
 @Component
 @Transactional(readOnly = true)
 class SetBook {
@@ -47,101 +41,38 @@ class SetBook {
   }
 
   /**
-   * One reading in core's terms.
-   *
-   * @param hours the spring's own hours
-   * @param atReferenceLbf as the tester showed it, moved to the reference height
-   * @param used it counts in the verdict
-   */
-  record Booked(
-      LoadSeen row, TestRow test, double hours, double atReferenceLbf, boolean far, boolean used) {}
-
-  /** All readings of one spring in one test, with what the check spring said of the tester. */
-  record InTest(TestRow test, List<Booked> readings, Optional<TesterDay> day) {
-    double hours() {
-      return readings.get(0).hours();
-    }
-
-    /** Mean at the reference height, as the tester showed it. */
-    double rawLbf() {
-      return readings.stream().mapToDouble(Booked::atReferenceLbf).average().orElseThrow();
-    }
-
-    /** The same, corrected by the check spring; raw without one. */
-    double correctedLbf() {
-      return rawLbf() * day.map(TesterDay::correction).orElse(1.0);
-    }
-  }
-
-  /**
-   * Springs of one type.
-   *
-   * @param state temperature state of the tests that count
-   * @param tests those that count, in order of time
-   */
-  record BookedSet(
-      UUID typeId,
-      SpringType type,
-      HeatState state,
-      SetHistory history,
-      List<TestRow> tests,
-      Map<UUID, List<Booked>> bySpring) {}
-
-  /**
    * Everything known of an engine's springs.
    *
    * @param here all tests of the engine, in order of time
+   * @param rows every test that read one of the springs, by its id
+   * @param fitted springs that are in an engine now
    */
   record Book(
       List<TestRow> here,
-      List<BookedSet> sets,
-      Map<UUID, Springs.StoredSpring> springs,
-      Map<UUID, List<Springs.StoredFitting>> fittings,
-      Map<UUID, List<CheckRow>> checks) {
-    BookedSet of(UUID spring) {
-      UUID type = Known.in(springs, spring).spring().typeId();
+      Map<String, TestRow> rows,
+      SpringRecord record,
+      List<TestedSet> sets,
+      Map<String, SpringRecord.Spring> springs,
+      Map<String, SpringRecord.Test> tests,
+      Map<UUID, Springs.StoredSpring> stored,
+      Set<UUID> fitted) {
+    TestedSet of(UUID spring) {
+      String type = spring(spring).type();
       return sets.stream().filter(s -> s.typeId().equals(type)).findFirst().orElseThrow();
     }
 
+    SpringRecord.Spring spring(UUID id) {
+      return Known.in(springs, id.toString());
+    }
+
     /** Every set solved, by its type. */
-    Map<UUID, SpringSet> solved() {
-      Map<UUID, SpringSet> solved = new HashMap<>();
-      sets.forEach(s -> solved.put(s.typeId(), SpringSet.of(s.history(), SetPrior.USUAL)));
-      return solved;
+    Map<String, SpringSet> solved() {
+      return sets.stream().collect(Collectors.toMap(TestedSet::typeId, TestedSet::solved));
     }
 
-    /** Those readings of a spring that are wanted, test by test, the last one last. */
-    List<InTest> tested(UUID spring, Predicate<Booked> wanted) {
-      BookedSet set = of(spring);
-      Map<TestRow, List<Booked>> byTest = new LinkedHashMap<>();
-      set.bySpring().getOrDefault(spring, List.of()).stream()
-          .filter(wanted)
-          .forEach(b -> byTest.computeIfAbsent(b.test(), t -> new ArrayList<>()).add(b));
-      return byTest.entrySet().stream()
-          .map(
-              e ->
-                  new InTest(
-                      e.getKey(),
-                      e.getValue(),
-                      day(checks.get(e.getKey().id), set.type().nominalLbf())))
-          .toList();
-    }
-
-    /** Hours of a spring now; of the engine it is in, if in one. */
-    double hoursNow(UUID spring, double engineHours) {
-      return part(spring).now(engine -> engineHours);
-    }
-
-    /** Hours of a spring while it was in, when that engine stood at some hours. */
-    double hoursAt(Springs.StoredFitting in, double engineHours) {
-      UUID spring = in.fitting().springId();
-      List<UUID> stays =
-          Known.in(fittings, spring).stream().map(Springs.StoredFitting::id).toList();
-      return part(spring).at(stays.indexOf(in.id()), engineHours);
-    }
-
-    private PartHours part(UUID spring) {
-      return Known.in(springs, spring).through(fittings.getOrDefault(spring, List.of()));
+    /** Hours of a spring when an engine it was in stood at some hours. */
+    double hours(UUID spring, UUID engine, double engineHours) {
+      return spring(spring).life().in(engine.toString(), engineHours);
     }
   }
 
@@ -151,126 +82,96 @@ class SetBook {
         springs.fittings(engineId).stream()
             .map(f -> f.fitting().springId())
             .collect(Collectors.toSet());
-    Map<UUID, Springs.StoredSpring> byId = new HashMap<>();
-    springs.get(ids).forEach(s -> byId.put(s.id(), s));
-    Map<UUID, List<Springs.StoredFitting>> fittings =
+    Map<UUID, List<Springs.StoredFitting>> stays =
         springs.fittingsOf(ids).stream()
             .collect(Collectors.groupingBy(f -> f.fitting().springId()));
-    List<LoadSeen> rows = loads.of(ids);
+    List<LoadSeen> read = loads.of(ids);
     List<TestRow> here = tests.findByEngineIdOrderByStartedAt(engineId);
-    Map<UUID, TestRow> testsById = new HashMap<>();
-    here.forEach(t -> testsById.put(t.id, t));
-    Set<UUID> elsewhere = new HashSet<>();
-    rows.stream()
-        .map(LoadSeen::testId)
-        .filter(t -> !testsById.containsKey(t))
-        .forEach(elsewhere::add);
-    if (!elsewhere.isEmpty()) {
-      tests.findAllById(elsewhere).forEach(t -> testsById.put(t.id, t));
-    }
-    if (before != null) {
-      testsById.values().removeIf(t -> !t.startedAt.isBefore(before.startedAt));
-    }
-    Map<UUID, List<CheckRow>> byTest =
-        checks.findByTestIdInOrderByTakenAt(testsById.keySet()).stream()
+    List<TestRow> rows =
+        withThoseElsewhere(here, read).values().stream()
+            .filter(t -> before == null || t.startedAt.isBefore(before.startedAt))
+            .sorted(Comparator.comparing((TestRow t) -> t.startedAt))
+            .toList();
+    Map<UUID, List<LoadSeen>> byTest =
+        read.stream().collect(Collectors.groupingBy(LoadSeen::testId));
+    Map<UUID, List<CheckRow>> checked =
+        checks.findByTestIdInOrderByTakenAt(rows.stream().map(t -> t.id).toList()).stream()
             .collect(Collectors.groupingBy(c -> c.testId));
-    Book empty = new Book(here, List.of(), byId, fittings, byTest);
-    Map<UUID, List<LoadSeen>> byType = new LinkedHashMap<>();
-    byId.values().stream()
-        .sorted(Comparator.comparing(s -> s.spring().mark()))
-        .forEach(s -> byType.computeIfAbsent(s.spring().typeId(), t -> new ArrayList<>()));
-    rows.stream()
-        .filter(r -> testsById.containsKey(r.testId()))
-        .forEach(r -> Known.in(byType, Known.in(byId, r.springId()).spring().typeId()).add(r));
-    List<BookedSet> sets =
-        byType.entrySet().stream()
-            .map(e -> set(e.getKey(), e.getValue(), testsById, empty))
-            .toList();
-    return new Book(here, sets, byId, fittings, byTest);
+    Map<UUID, Springs.StoredSpring> stored =
+        springs.get(ids).stream().collect(Collectors.toMap(Springs.StoredSpring::id, s -> s));
+    SpringRecord record =
+        new SpringRecord(
+            stored.values().stream()
+                .map(s -> spring(s, stays.getOrDefault(s.id(), List.of())))
+                .toList(),
+            rows.stream()
+                .map(
+                    t ->
+                        test(
+                            t,
+                            checked.getOrDefault(t.id, List.of()),
+                            byTest.getOrDefault(t.id, List.of())))
+                .toList());
+    return new Book(
+        here,
+        byId(rows),
+        record,
+        record.sets(type -> types.get(UUID.fromString(type)).type()),
+        record.byId(),
+        record.tests().stream().collect(Collectors.toMap(SpringRecord.Test::id, t -> t)),
+        stored,
+        stays.entrySet().stream()
+            .filter(e -> e.getValue().stream().anyMatch(Springs.StoredFitting::open))
+            .map(Map.Entry::getKey)
+            .collect(Collectors.toSet()));
   }
 
-  private BookedSet set(UUID typeId, List<LoadSeen> rows, Map<UUID, TestRow> testsById, Book book) {
-    SpringType type = types.get(typeId).type();
-    Counting counting =
-        Counting.of(rows.stream().map(r -> Known.in(testsById, r.testId()).state).toList());
-    // All repeats of a spring in a test were read at the same hours of it.
-    Map<UUID, Map<UUID, Double>> hours = new HashMap<>();
-    List<Booked> all = new ArrayList<>();
-    for (LoadSeen r : rows) {
-      TestRow test = Known.in(testsById, r.testId());
-      double own =
-          hours
-              .computeIfAbsent(r.testId(), t -> new HashMap<>())
-              .computeIfAbsent(r.springId(), spring -> hours(spring, test, book));
-      all.add(booked(r, test, type, counting, own));
+  /** Springs that were in another engine were tested there. */
+  private Map<UUID, TestRow> withThoseElsewhere(List<TestRow> here, List<LoadSeen> read) {
+    Map<UUID, TestRow> all = new HashMap<>();
+    here.forEach(t -> all.put(t.id, t));
+    Set<UUID> elsewhere =
+        read.stream()
+            .map(LoadSeen::testId)
+            .filter(Predicate.not(all::containsKey))
+            .collect(Collectors.toCollection(HashSet::new));
+    if (!elsewhere.isEmpty()) {
+      tests.findAllById(elsewhere).forEach(t -> all.put(t.id, t));
     }
-    List<TestRow> counted =
-        all.stream()
-            .filter(Booked::used)
-            .map(Booked::test)
-            .distinct()
-            .sorted(Comparator.comparing(t -> t.startedAt))
-            .toList();
-    List<SetHistory.Member> members =
-        book.springs().values().stream()
-            .filter(s -> s.spring().typeId().equals(typeId))
-            .sorted(Comparator.comparing(s -> s.spring().mark()))
-            .map(s -> new SetHistory.Member(s.id().toString(), Optional.of(type.nominalLbf())))
-            .toList();
-    Map<UUID, List<Booked>> byTest =
-        all.stream().filter(Booked::used).collect(Collectors.groupingBy(b -> b.test().id));
-    Map<UUID, Double> latest = new HashMap<>();
-    List<SetHistory.Test> history =
-        counted.stream().map(t -> test(t, Known.in(byTest, t.id), type, book, latest)).toList();
-    return new BookedSet(
-        typeId,
-        type,
-        counting.state(),
-        new SetHistory(members, history),
-        counted,
-        all.stream().collect(Collectors.groupingBy(b -> b.row().springId())));
+    return all;
   }
 
-  private static Booked booked(
-      LoadSeen r, TestRow test, SpringType type, Counting counting, double hours) {
-    LoadCurve.Moved moved = type.curve().move(r.loadLbf(), r.heightIn(), type.referenceHeightIn());
-    boolean whole = r.member() == SpringTests.Member.WHOLE;
-    boolean used = counting.counts(test.state, whole, moved);
-    return new Booked(r, test, hours, moved.loadLbf(), moved.far(), used);
+  private static Map<String, TestRow> byId(List<TestRow> rows) {
+    return rows.stream().collect(Collectors.toMap(t -> t.id.toString(), t -> t));
   }
 
-  private static double hours(UUID springId, TestRow test, Book book) {
-    Springs.StoredSpring spring = Known.in(book.springs(), springId);
-    List<Springs.StoredFitting> own = book.fittings().getOrDefault(springId, List.of());
-    return own.stream()
-        .filter(f -> f.fitting().engineId().equals(test.engineId))
-        .filter(f -> f.fitting().fromHours() <= test.engineHours + 1e-9)
-        .reduce((a, b) -> b)
-        .map(f -> book.hoursAt(f, test.engineHours))
-        .orElse(spring.spring().hoursBefore());
+  private static SpringRecord.Spring spring(
+      Springs.StoredSpring s, List<Springs.StoredFitting> stays) {
+    return new SpringRecord.Spring(
+        s.id().toString(),
+        s.spring().mark(),
+        s.spring().typeId().toString(),
+        Optional.ofNullable(s.spring().batch()),
+        Maybe.of(s.spring().brokeAtHours()),
+        s.through(stays));
   }
 
-  private static SetHistory.Test test(
-      TestRow t, List<Booked> here, SpringType type, Book book, Map<UUID, Double> latest) {
-    Map<UUID, List<Booked>> read = new LinkedHashMap<>();
-    here.forEach(b -> read.computeIfAbsent(b.row().springId(), s -> new ArrayList<>()).add(b));
-    List<SetHistory.Read> reads = new ArrayList<>();
-    read.forEach(
-        (spring, list) -> {
-          // Hours typed a little less than last time are a slip of the pen, not time running back.
-          double hours = Math.max(list.get(0).hours(), latest.getOrDefault(spring, 0.0));
-          latest.put(spring, hours);
-          reads.add(
-              new SetHistory.Read(
-                  spring.toString(), hours, list.stream().map(Booked::atReferenceLbf).toList()));
-        });
-    return new SetHistory.Test(day(book.checks().get(t.id), type.nominalLbf()), reads);
+  private static SpringRecord.Test test(TestRow t, List<CheckRow> checks, List<LoadSeen> loads) {
+    return new SpringRecord.Test(
+        t.id.toString(),
+        t.engineId.toString(),
+        t.engineHours,
+        t.state,
+        checks.stream().map(CheckRow::check).toList(),
+        loads.stream().map(SetBook::load).toList());
   }
 
-  /** What the check spring said of a test, near a load. */
-  static Optional<TesterDay> day(@Nullable List<CheckRow> rows, double nearLbf) {
-    return rows == null
-        ? Optional.empty()
-        : TesterDay.of(rows.stream().map(CheckRow::check).toList(), nearLbf);
+  private static SpringRecord.Load load(LoadSeen l) {
+    return new SpringRecord.Load(
+        l.springId().toString(),
+        Optional.ofNullable(l.valve()).map(Position::parse),
+        l.heightIn(),
+        l.loadLbf(),
+        l.member() == SpringTests.Member.WHOLE);
   }
 }

@@ -3,11 +3,9 @@ package shim.app.fatigue;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -32,7 +30,9 @@ import shim.core.engine.Position;
 import shim.core.fatigue.SetAdvice;
 import shim.core.fatigue.Situation;
 import shim.core.fatigue.SpringOutlook;
+import shim.core.fatigue.SpringRecord;
 import shim.core.fatigue.SpringSet;
+import shim.core.fatigue.TestedSet;
 import shim.core.fatigue.TesterDay;
 import shim.core.fatigue.TesterHabit;
 import shim.core.fatigue.Verdict;
@@ -110,9 +110,8 @@ class SpringReader {
     Engine engine = engines.get(engineId).engine();
     List<Springs.StoredFitting> fitted = springs.fittings(engineId);
     SetBook.Book known = book.of(engineId, null);
-    List<TestRow> tested = known.here();
     Standing now = standing(engineId);
-    Map<UUID, SpringSet> solved = known.solved();
+    Map<String, SpringSet> solved = known.solved();
     Map<Position, Springs.StoredFitting> here = new HashMap<>();
     fitted.stream()
         .filter(Springs.StoredFitting::open)
@@ -131,10 +130,14 @@ class SpringReader {
         now.coming(),
         at,
         empty,
-        testers(known, tested, solved),
+        testers(known, solved),
         SetAdvice.of(at.stream().map(SpringReader::member).toList(), now.sheet().school())
             .orElse(null),
-        tested.stream().filter(t -> t.endedAt == null).map(t -> t.id).findFirst().orElse(null),
+        known.here().stream()
+            .filter(t -> t.endedAt == null)
+            .map(t -> t.id)
+            .findFirst()
+            .orElse(null),
         now.sheet());
   }
 
@@ -151,32 +154,32 @@ class SpringReader {
   private static SpringAt spring(
       Engine engine,
       SetBook.Book known,
-      Map<UUID, SpringSet> solved,
+      Map<String, SpringSet> solved,
       Springs.StoredFitting f,
       Standing now) {
     UUID id = f.fitting().springId();
-    Springs.StoredSpring spring = Known.in(known.springs(), id);
-    SetBook.BookedSet set = known.of(id);
+    SpringRecord.Spring spring = known.spring(id);
+    TestedSet set = known.of(id);
     SpringType type = set.type();
     Position p = f.fitting().valve();
-    double hours = known.hoursAt(f, now.hours());
+    double hours = known.hours(id, f.fitting().engineId(), now.hours());
     SpringSaid said = said(known, Known.in(solved, set.typeId()), id, hours, now);
     Fit fit = Pockets.fit(engine, type, f, now.sheet());
-    List<SetBook.InTest> tested = known.tested(id, SetBook.Booked::used);
-    Optional<SetBook.InTest> last = tested.stream().reduce((a, b) -> b);
+    List<TestedSet.InTest> tested = set.tested(id.toString(), TestedSet.Moved::used);
+    Optional<TestedSet.InTest> last = tested.stream().reduce((a, b) -> b);
     return new SpringAt(
         p,
         id,
         f.id(),
-        spring.spring().mark(),
-        spring.spring().setName(),
-        set.typeId(),
+        spring.mark(),
+        Known.in(known.stored(), id).spring().setName(),
+        UUID.fromString(set.typeId()),
         type.name(),
         hours,
         f.fitting().heightIn(),
         type.referenceHeightIn(),
-        last.map(SetBook.InTest::correctedLbf).orElse(null),
-        last.map(SetBook.InTest::rawLbf).orElse(null),
+        last.map(TestedSet.InTest::correctedLbf).orElse(null),
+        last.map(TestedSet.InTest::rawLbf).orElse(null),
         tested.stream()
             .map(t -> new LossAt(t.hours(), 1 - t.correctedLbf() / said.baselineLbf()))
             .toList(),
@@ -194,7 +197,7 @@ class SpringReader {
 
   static SpringSaid said(
       SetBook.Book known, SpringSet solved, UUID id, double hours, Standing now) {
-    SetBook.BookedSet set = known.of(id);
+    TestedSet set = known.of(id);
     List<ComingEvent> coming = now.coming();
     Situation situation =
         new Situation(
@@ -202,7 +205,7 @@ class SpringReader {
             hours,
             coming.stream().map(ComingEvent::plannedHours).toList(),
             overRevved(known, set, id, now.lastOverRev()),
-            batchBroke(known, Known.in(known.springs(), id)));
+            known.record().batchBroke(id.toString()));
     SpringOutlook o = solved.judge(situation, now.sheet().limits(set.type()));
     String due = o.dueBefore().isPresent() ? coming.get(o.dueBefore().getAsInt()).name() : null;
     return new SpringSaid(
@@ -222,26 +225,13 @@ class SpringReader {
 
   /** Over-revved on a day after its last test, while it is fitted. */
   private static boolean overRevved(
-      SetBook.Book known, SetBook.BookedSet set, UUID id, Optional<LocalDate> lastOverRev) {
-    boolean here =
-        known.fittings().getOrDefault(id, List.of()).stream().anyMatch(Springs.StoredFitting::open);
+      SetBook.Book known, TestedSet set, UUID id, Optional<LocalDate> lastOverRev) {
     Optional<LocalDate> tested =
-        set.bySpring().getOrDefault(id, List.of()).stream()
-            .map(b -> LocalDate.ofInstant(b.test().startedAt, ZoneOffset.UTC))
-            .max(Comparator.naturalOrder());
-    return here && Situation.overRevSince(tested, lastOverRev);
-  }
-
-  private static Optional<Double> batchBroke(SetBook.Book known, Springs.StoredSpring spring) {
-    String batch = spring.spring().batch();
-    if (batch == null) {
-      return Optional.empty();
-    }
-    return known.springs().values().stream()
-        .filter(s -> batch.equals(s.spring().batch()) && !s.id().equals(spring.id()))
-        .map(s -> s.spring().brokeAtHours())
-        .filter(Objects::nonNull)
-        .min(Comparator.naturalOrder());
+        set.tested(id.toString(), r -> true).stream()
+            .map(t -> Known.in(known.rows(), t.test().id()).startedAt)
+            .map(at -> LocalDate.ofInstant(at, ZoneOffset.UTC))
+            .reduce((a, b) -> b);
+    return known.fitted().contains(id) && Situation.overRevSince(tested, lastOverRev);
   }
 
   static LossRange range(Range r) {
@@ -256,20 +246,14 @@ class SpringReader {
     return Double.isInfinite(v) ? null : v;
   }
 
-  private List<TesterLine> testers(
-      SetBook.Book known, List<TestRow> all, Map<UUID, SpringSet> solved) {
+  private List<TesterLine> testers(SetBook.Book known, Map<String, SpringSet> solved) {
     List<TesterLine> lines = new ArrayList<>();
     List<Double> habit = new ArrayList<>();
-    Map<UUID, Long> readings = new HashMap<>();
-    for (SetBook.BookedSet s : known.sets()) {
-      s.bySpring()
-          .values()
-          .forEach(l -> l.forEach(b -> readings.merge(b.row().testId(), 1L, Long::sum)));
-    }
-    for (TestRow t : all) {
-      double near = known.sets().isEmpty() ? 1 : known.sets().get(0).type().nominalLbf();
-      Optional<TesterDay> day = SetBook.day(known.checks().get(t.id), near);
-      Optional<TesterDay> whole = whole(known, solved, t);
+    double near = known.sets().isEmpty() ? 1 : known.sets().get(0).type().nominalLbf();
+    for (TestRow t : known.here()) {
+      SpringRecord.Test test = Known.in(known.tests(), t.id.toString());
+      Optional<TesterDay> day = test.day(near);
+      Optional<TesterDay> whole = whole(known, solved, test);
       lines.add(
           new TesterLine(
               t.id,
@@ -279,7 +263,7 @@ class SpringReader {
               t.hand,
               t.state,
               t.place,
-              readings.getOrDefault(t.id, 0L).intValue(),
+              test.loads().size(),
               t.endedAt == null,
               day.map(d -> percent(d.gainLn())).orElse(null),
               day.map(d -> 100 * d.sd()).orElse(null),
@@ -294,10 +278,11 @@ class SpringReader {
     return lines;
   }
 
+  /** What the whole set says of the tester that day. */
   private static Optional<TesterDay> whole(
-      SetBook.Book known, Map<UUID, SpringSet> solved, TestRow t) {
-    for (SetBook.BookedSet s : known.sets()) {
-      int k = s.tests().indexOf(t);
+      SetBook.Book known, Map<String, SpringSet> solved, SpringRecord.Test test) {
+    for (TestedSet s : known.sets()) {
+      int k = s.counted().indexOf(test.id());
       if (k >= 0) {
         return Optional.of(Known.in(solved, s.typeId()).day(k));
       }

@@ -26,6 +26,7 @@ import shim.core.engine.Engine;
 import shim.core.engine.Position;
 import shim.core.fatigue.SpringSet;
 import shim.core.fatigue.TestEntry;
+import shim.core.fatigue.TestedSet;
 import shim.core.fatigue.TesterDay;
 import shim.core.fatigue.TesterHabit;
 import shim.core.spring.LoadQuestion;
@@ -62,7 +63,7 @@ class TestReader {
   }
 
   /** What is known before this test. */
-  private record Before(SetBook.Book book, Map<UUID, SpringSet> solved) {}
+  private record Before(SetBook.Book book, Map<String, SpringSet> solved) {}
 
   SpringTestView view(UUID id) {
     TestRow test = tests.findById(id).orElseThrow(() -> Refusal.notFound("no such test"));
@@ -74,7 +75,7 @@ class TestReader {
     read.forEach(r -> bySpring.computeIfAbsent(r.springId, s -> new ArrayList<>()).add(r));
     double near =
         before.book().sets().stream().findFirst().map(s -> s.type().nominalLbf()).orElse(1.0);
-    Optional<TesterDay> day = SetBook.day(checked, near);
+    Optional<TesterDay> day = TesterDay.of(checked.stream().map(CheckRow::check).toList(), near);
     List<AtValve> known = new ArrayList<>();
     Map<Position, Springs.StoredFitting> fitted = springs.fittedAt(test.engineId, test.engineHours);
     SpringRules.SpringRulesSheet sheet = rules.of(test.engineId);
@@ -128,9 +129,9 @@ class TestReader {
 
   private DayView dayView(TesterDay day, Before before) {
     List<Double> habit =
-        before.book().checks().values().stream()
-            .map(c -> SetBook.day(c, c.get(0).knownLbf))
-            .flatMap(Optional::stream)
+        before.book().record().tests().stream()
+            .filter(t -> !t.checks().isEmpty())
+            .flatMap(t -> t.day(t.checks().get(0).knownLbf()).stream())
             .map(TesterDay::gainLn)
             .toList();
     return new DayView(
@@ -180,7 +181,7 @@ class TestReader {
       Map<UUID, List<LoadRow>> bySpring,
       Optional<TesterDay> day) {
     UUID id = f.fitting().springId();
-    SetBook.BookedSet set = before.book().of(id);
+    TestedSet set = before.book().of(id);
     List<LoadRow> rows =
         bySpring.getOrDefault(id, List.of()).stream()
             .filter(r -> r.member == SpringTests.Member.WHOLE)
@@ -189,16 +190,16 @@ class TestReader {
         new TestEntry.Known(
             id.toString(),
             set.type(),
-            before.book().hoursAt(f, test.engineHours),
+            before.book().hours(id, test.engineId, test.engineHours),
             Pockets.height(f, set.type(), sheet),
-            !set.tests().isEmpty(),
+            !set.counted().isEmpty(),
             last(before, id));
     List<TestEntry.Load> read =
         rows.stream().map(r -> new TestEntry.Load(r.loadLbf, r.heightIn)).toList();
     return new AtValve(
         f.fitting().valve(),
         id,
-        Known.in(before.book().springs(), id).spring().mark(),
+        before.book().spring(id).mark(),
         known,
         rows,
         TestEntry.of(known, Known.in(before.solved(), set.typeId()), read, day));
@@ -206,8 +207,8 @@ class TestReader {
 
   /** The last test's load, corrected by its own check spring. */
   private static OptionalDouble last(Before before, UUID id) {
-    return before.book().tested(id, SetBook.Booked::used).stream()
-        .mapToDouble(SetBook.InTest::correctedLbf)
+    return before.book().of(id).tested(id.toString(), TestedSet.Moved::used).stream()
+        .mapToDouble(TestedSet.InTest::correctedLbf)
         .reduce((a, b) -> b);
   }
 

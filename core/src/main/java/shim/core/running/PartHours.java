@@ -3,6 +3,7 @@ package shim.core.running;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
+import shim.core.unit.Figures;
 
 /**
  * Running hours of a part, a spring or a lifter, through its fittings, whichever engine it was in.
@@ -43,6 +44,20 @@ public record PartHours(double before, List<Fitting> fittings) {
     return in
         ? at(last, hoursOf.applyAsDouble(fittings.get(last).engine()))
         : before + closed(fittings);
+  }
+
+  /**
+   * Hours when an engine stood at some hours: in its last stay there begun by then, those before
+   * where it had none.
+   */
+  public double in(String engine, double engineHours) {
+    for (int i = fittings.size() - 1; i >= 0; i--) {
+      Fitting f = fittings.get(i);
+      if (f.engine().equals(engine) && Figures.atMost(f.fromHours(), engineHours)) {
+        return at(i, engineHours);
+      }
+    }
+    return before;
   }
 
   private static double closed(List<Fitting> over) {
