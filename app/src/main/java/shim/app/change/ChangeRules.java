@@ -63,6 +63,10 @@ public class ChangeRules {
       return warnAfterMinutes == null ? Danger.USUAL_WARN_AFTER : warnAfterMinutes;
     }
 
+    Route.School usualOrder() {
+      return order == null ? Route.USUAL : order;
+    }
+
     Schools schools() {
       Schools u = Schools.USUAL;
       return new Schools(

@@ -2,17 +2,13 @@ package shim.app.change;
 
 import jakarta.validation.constraints.NotNull;
 import java.time.Duration;
-import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
-import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -31,15 +27,12 @@ import shim.core.change.CrankSlide;
 import shim.core.change.Hold;
 import shim.core.change.Item;
 import shim.core.change.JobPlan;
+import shim.core.change.JobWish;
 import shim.core.change.Pace;
 import shim.core.change.Route;
 import shim.core.change.Script;
-import shim.core.crank.CrankModel;
-import shim.core.engine.Adjuster;
-import shim.core.engine.Engine;
 import shim.core.engine.EngineSheet;
 import shim.core.engine.HeatState;
-import shim.core.engine.Lifter;
 import shim.core.engine.Position;
 import shim.core.unit.Known;
 
@@ -167,13 +160,15 @@ class JobPlanner {
 
   JobPlanView preview(UUID engineId, JobAsk ask) {
     Engines.Stored stored = engines.get(engineId);
-    Pockets.EnginePockets known = pockets.of(engineId);
     Stock.Shelf shelf = stock.of(engineId);
-    Planned planned = plan(engineId, ask, known, shelf);
+    Pockets.EnginePockets known = pockets.of(engineId);
+    ChangeRules.ChangeRulesSheet sheet = rules.of(engineId);
+    JobWish wish = wish(stored.sheet(), sheet, ask);
+    Planned planned = plan(stored, sheet, ask, wish, known, shelf);
     JobPlan plan = planned.plan();
     Map<Route.School, Route> routes = new LinkedHashMap<>();
     for (Route.School school : Route.School.values()) {
-      routes.put(school, route(stored.engine(), ask, school));
+      routes.put(school, wish.route(stored.engine(), school));
     }
     Script script = Script.of(plan);
     return new JobPlanView(
@@ -181,7 +176,7 @@ class JobPlanner {
         plan.hold().says(),
         valves(known, shelf, planned),
         stored.engine().layout().sharedTdc(),
-        ask.hold() == Hold.AIR ? airView(stored.sheet(), engineId, ask) : null,
+        ask.hold() == Hold.AIR ? airView(wish, ask.headIn()) : null,
         routes,
         plan.route().school(),
         script.steps().stream()
@@ -196,141 +191,88 @@ class JobPlanner {
   }
 
   Planned plan(UUID engineId, JobAsk ask) {
-    return plan(engineId, ask, pockets.of(engineId), stock.of(engineId));
+    Engines.Stored stored = engines.get(engineId);
+    ChangeRules.ChangeRulesSheet sheet = rules.of(engineId);
+    JobWish wish = wish(stored.sheet(), sheet, ask);
+    return plan(stored, sheet, ask, wish, pockets.of(engineId), stock.of(engineId));
   }
 
-  private Planned plan(UUID engineId, JobAsk ask, Pockets.EnginePockets known, Stock.Shelf shelf) {
-    if (ask.valves().isEmpty()) {
-      throw Refusal.invalid("valves", "choose the valves whose springs are done");
-    }
-    boolean bench = ask.kind() != JobPlan.Kind.IN_CAR;
-    if (bench != (ask.hold() == Hold.BLOCK)) {
-      throw Refusal.invalid(
-          "hold",
-          bench
-              ? "with the head on the bench a block holds the valves"
-              : "a block needs the head off");
-    }
-    Engines.Stored stored = engines.get(engineId);
-    Engine engine = stored.engine();
-    ChangeRules.ChangeRulesSheet sheet = rules.of(engineId);
+  private static Planned plan(
+      Engines.Stored stored,
+      ChangeRules.ChangeRulesSheet sheet,
+      JobAsk ask,
+      JobWish wish,
+      Pockets.EnginePockets known,
+      Stock.Shelf shelf) {
+    Map<Position, JobWish.Pocket> pockets = new HashMap<>();
     Map<String, UUID> marks = new HashMap<>();
-    List<JobPlan.Work> works = works(known, shelf, engine, ask, sheet, marks);
-    AirHold air = air(stored.sheet(), sheet, ask);
-    if (ask.headIn() != null && !(ask.headIn() >= 0.5 && ask.headIn() <= 3)) {
-      throw Refusal.invalid("headIn", "a valve's head is 0.5 to 3 in wide");
+    for (Pockets.PocketView p : known.pockets()) {
+      pockets.put(p.position(), pocket(p, shelf));
+      if (ask.valves().stream().anyMatch(v -> v.valve().equals(p.position()))) {
+        marks.put(p.mark(), p.fitting().springId());
+      }
     }
-    JobPlan plan =
-        new JobPlan(
-            ask.kind(),
-            ask.hold(),
-            air.psi(),
-            ask.crankLock() == null ? lockWanted(air, ask) : ask.crankLock(),
-            route(engine, ask, order(ask, sheet)),
-            new TreeMap<>(engine.layout().compressionTdcDeg()),
-            works,
-            drive(engine, stored.sheet(), ask),
+    wish.refused(stored.engine(), pockets)
+        .ifPresent(
+            no -> {
+              throw refusal(no);
+            });
+    wish.springs(pockets).values().forEach(s -> marks.put(s.mark(), UUID.fromString(s.id())));
+    EngineSheet.DriveSheet drive = Objects.requireNonNull(stored.sheet().drive());
+    JobWish.Shop shop =
+        new JobWish.Shop(
+            known.toleranceIn(),
+            sheet.gaugeLowIn(),
+            sheet.gaugeHighIn(),
+            Boolean.TRUE.equals(drive.fixingClampsHead()),
+            drive.clampNote(),
             sheet.schools(),
             sheet.sheet());
-    return new Planned(ask, plan, marks);
+    return new Planned(ask, wish.plan(stored.engine(), pockets, shop), marks);
   }
 
-  private static Route.School order(JobAsk ask, ChangeRules.ChangeRulesSheet sheet) {
-    if (ask.order() != null) {
-      return ask.order();
-    }
-    return sheet.order() == null ? Route.School.CYLINDER_BY_CYLINDER : sheet.order();
+  private static JobWish.Pocket pocket(Pockets.PocketView p, Stock.Shelf shelf) {
+    return new JobWish.Pocket(p.mark(), p.fitting().shims(), p.targetIn(), shelf.bestFirst(p));
   }
 
-  private static Route route(Engine engine, JobAsk ask, Route.School school) {
-    return Route.of(
-        engine.layout(),
-        CrankModel.of(engine),
+  private JobWish wish(EngineSheet engine, ChangeRules.ChangeRulesSheet team, JobAsk ask) {
+    Refusal.outside("headIn", ask.headIn(), 0.5, 3, "a valve's head is 0.5 to 3 in wide");
+    return new JobWish(
+        ask.kind(),
         ask.hold(),
-        school,
-        ask.valves().stream().map(AskedValve::valve).toList(),
-        ask.fromDeg());
-  }
-
-  private static JobPlan.Drive drive(Engine engine, EngineSheet sheet, JobAsk ask) {
-    boolean pushrods =
-        engine.drive().lifter() != Lifter.BUCKET
-            && engine.drive().adjuster() != Adjuster.BUCKET_SHIM;
-    EngineSheet.DriveSheet d = Objects.requireNonNull(sheet.drive());
-    boolean clamps = Boolean.TRUE.equals(d.fixingClampsHead());
-    return new JobPlan.Drive(
-        pushrods,
-        engine.drive().lifter().hydraulic(),
-        clamps,
+        air(engine, team, ask),
+        ask.crankLock(),
+        ask.order() == null ? team.usualOrder() : ask.order(),
+        ask.fromDeg(),
         ask.intakeOff(),
         ask.innerOut(),
-        clamps ? d.clampNote() : null);
+        ask.valves().stream().map(this::wanted).toList());
   }
 
-  private List<JobPlan.Work> works(
-      Pockets.EnginePockets known,
-      Stock.Shelf shelf,
-      Engine engine,
-      JobAsk ask,
-      ChangeRules.ChangeRulesSheet sheet,
-      Map<String, UUID> marks) {
-    Set<UUID> taken = new HashSet<>();
-    ask.valves().stream().map(AskedValve::spring).filter(s -> s != null).forEach(taken::add);
-    List<JobPlan.Work> works = new ArrayList<>();
-    for (AskedValve v : ask.valves()) {
-      if (!engine.layout().positions().contains(v.valve())) {
-        throw Refusal.invalid("valves", "this engine has no valve " + v.valve());
-      }
-      works.add(work(shelf, v, known, sheet, ask, taken, marks));
+  private JobWish.Wanted wanted(AskedValve v) {
+    Optional<JobWish.Free> asked =
+        v.spring() == null ? Optional.empty() : Optional.of(free(springs.get(v.spring())));
+    return new JobWish.Wanted(v.valve(), asked, v.newSeal(), v.sameAgain());
+  }
+
+  private static JobWish.Free free(Springs.StoredSpring s) {
+    if (s.spring().scrapped()) {
+      throw Refusal.invalid("valves", "spring " + s.spring().mark() + " is scrapped");
     }
-    return works;
+    return new JobWish.Free(s.id().toString(), s.spring().mark());
   }
 
-  private JobPlan.Work work(
-      Stock.Shelf shelf,
-      AskedValve v,
-      Pockets.EnginePockets known,
-      ChangeRules.ChangeRulesSheet sheet,
-      JobAsk ask,
-      Set<UUID> taken,
-      Map<String, UUID> marks) {
-    Pockets.PocketView pocket =
-        known.pockets().stream()
-            .filter(p -> p.position().equals(v.valve()))
-            .findFirst()
-            .orElseThrow(
-                () ->
-                    Refusal.invalid(
-                        "valves", v.valve() + " has no spring on record: put the set in first"));
-    String old = pocket.mark();
-    marks.put(old, pocket.fitting().springId());
-    Optional<Springs.StoredSpring> next =
-        v.sameAgain() ? Optional.empty() : next(shelf, v, pocket, taken);
-    next.ifPresent(
-        s -> {
-          taken.add(s.id());
-          marks.put(s.spring().mark(), s.id());
-        });
-    return new JobPlan.Work(
-        v.valve(),
-        ask.kind() == JobPlan.Kind.ASSEMBLE ? "" : old,
-        next.map(s -> s.spring().mark()).orElse(old),
-        v.newSeal(),
-        JobPlan.Work.pieces(pocket.fitting().shims()),
-        new JobPlan.Height(
-            pocket.targetIn(), known.toleranceIn(), sheet.gaugeLowIn(), sheet.gaugeHighIn()));
-  }
-
-  private Optional<Springs.StoredSpring> next(
-      Stock.Shelf shelf, AskedValve v, Pockets.PocketView pocket, Set<UUID> taken) {
-    if (v.spring() != null) {
-      Springs.StoredSpring asked = springs.get(v.spring());
-      if (asked.spring().scrapped()) {
-        throw Refusal.invalid("valves", "spring " + asked.spring().mark() + " is scrapped");
-      }
-      return Optional.of(asked);
-    }
-    return shelf.springsFor(pocket).stream().filter(s -> !taken.contains(s.id())).findFirst();
+  private static Refusal refusal(JobWish.No no) {
+    String valve = no.valve().map(Position::toString).orElse("");
+    return switch (no.why()) {
+      case NO_VALVES -> Refusal.invalid("valves", "choose the valves whose springs are done");
+      case BENCH_WANTS_BLOCK ->
+          Refusal.invalid("hold", "with the head on the bench a block holds the valves");
+      case BLOCK_WANTS_BENCH -> Refusal.invalid("hold", "a block needs the head off");
+      case NO_SUCH_VALVE -> Refusal.invalid("valves", "this engine has no valve " + valve);
+      case NO_SPRING_ON_RECORD ->
+          Refusal.invalid("valves", valve + " has no spring on record: put the set in first");
+    };
   }
 
   private static List<PlannedValve> valves(
@@ -352,8 +294,8 @@ class JobPlanner {
         .toList();
   }
 
-  private @Nullable AirView airView(EngineSheet sheet, UUID engineId, JobAsk ask) {
-    AirHold air = air(sheet, rules.of(engineId), ask);
+  private static @Nullable AirView airView(JobWish wish, @Nullable Double headIn) {
+    AirHold air = wish.air();
     if (air.slide().isEmpty()) {
       return null;
     }
@@ -366,8 +308,8 @@ class JobPlanner {
         slide.belowTdcIn(air.offDeg()),
         slide.forceLbf(psi),
         slide.holdsWithinDeg(psi, air.turnsAtLbfFt()),
-        ask.headIn() == null ? null : CrankSlide.valveForceLbf(psi, ask.headIn()),
-        lockWanted(air, ask),
+        headIn == null ? null : CrankSlide.valveForceLbf(psi, headIn),
+        wish.lockWanted(),
         Stream.concat(Stream.of(psi), Stream.of(50.0, 100.0).filter(p -> p != psi))
             .map(p -> new AirCurve(p, slide.curve(p, AirHold.MOST_OFF_DEG)))
             .toList());
@@ -380,10 +322,6 @@ class JobPlanner {
     }
     double off = ask.offDeg() == null ? AirHold.USUAL_OFF_DEG : ask.offDeg();
     return new AirHold(slide(sheet), psi, off, team.usualTurnsAt());
-  }
-
-  private static boolean lockWanted(AirHold air, JobAsk ask) {
-    return ask.hold() == Hold.AIR && air.lockWanted();
   }
 
   private static Optional<CrankSlide> slide(EngineSheet sheet) {

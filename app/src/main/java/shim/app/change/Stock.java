@@ -80,7 +80,7 @@ class Stock {
       Map<UUID, SpringTests.LastLoad> read) {
 
     List<Offer> offers(Pockets.PocketView pocket) {
-      return bestFirst(pocket)
+      return bestFirst(pocket).stream()
           .map(
               s ->
                   new Offer(
@@ -94,16 +94,12 @@ class Stock {
           .toList();
     }
 
-    /** Springs that could go in here, the best match first. */
-    List<Springs.StoredSpring> springsFor(Pockets.PocketView pocket) {
-      return bestFirst(pocket).map(this::stored).toList();
-    }
-
     private Springs.StoredSpring stored(Spare s) {
       return Known.in(known, UUID.fromString(s.id()));
     }
 
-    private Stream<Spare> bestFirst(Pockets.PocketView pocket) {
+    /** Springs that could go in here, the best match first. */
+    List<Spare> bestFirst(Pockets.PocketView pocket) {
       UUID own = pocket.fitting().springId();
       List<Double> others =
           fitted.stream()
@@ -120,7 +116,7 @@ class Stock {
               .map(s -> spare(s, pocket))
               .toList();
       double wanted = Spare.wantedLbf(others, pocket.fit().seatLbf());
-      return Spare.bestFirst(spares, wanted).stream();
+      return Spare.bestFirst(spares, wanted);
     }
 
     private Spare spare(Springs.StoredSpring s, Pockets.PocketView pocket) {

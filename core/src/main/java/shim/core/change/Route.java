@@ -24,6 +24,9 @@ import shim.core.unit.Angle;
  */
 public record Route(School school, List<Leg> legs, double barDeg) {
 
+  /** Nothing half done is left behind. */
+  public static final School USUAL = School.CYLINDER_BY_CYLINDER;
+
   /** When the lash of a finished cylinder is set. */
   public enum School {
     CYLINDER_BY_CYLINDER(
