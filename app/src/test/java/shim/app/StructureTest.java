@@ -6,6 +6,7 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.lang.syntax.ArchRuleDefinition;
 import jakarta.persistence.Entity;
 import org.junit.jupiter.api.Test;
+import org.springframework.data.repository.NoRepositoryBean;
 import org.springframework.data.repository.Repository;
 import org.springframework.modulith.core.ApplicationModules;
 import org.springframework.web.bind.annotation.RestController;
@@ -31,6 +32,8 @@ class StructureTest {
         .resideOutsideOfPackage("shim.app.record")
         .or()
         .areAssignableTo(Repository.class)
+        .and()
+        .areNotAnnotatedWith(NoRepositoryBean.class)
         .or()
         .areAnnotatedWith(RestController.class)
         .should()

@@ -4,18 +4,15 @@ import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import shim.app.fitted.FittedRows;
 import shim.app.running.HoursWritten;
 
 interface LifterRows extends JpaRepository<LifterRow, UUID> {
   List<LifterRow> findAllByOrderByMark();
 }
 
-interface LifterFittingRows extends JpaRepository<LifterFittingRow, UUID>, HoursWritten.OfStays {
-  List<LifterFittingRow> findByEngineIdOrderByFittedAt(UUID engineId);
-
+interface LifterFittingRows extends FittedRows<LifterFittingRow> {
   List<LifterFittingRow> findByLifterIdInOrderByFittedAt(Collection<UUID> lifters);
-
-  List<LifterFittingRow> findByToHoursIsNull();
 }
 
 interface RebuildRows extends JpaRepository<RebuildRow, UUID> {

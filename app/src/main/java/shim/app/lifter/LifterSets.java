@@ -5,12 +5,9 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.HashMap;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import shim.app.engine.Engines;
 import shim.app.record.Hours;
 import shim.app.record.Ids;
 import shim.app.record.Initials;
@@ -22,11 +19,9 @@ import shim.core.engine.Position;
 @Transactional
 class LifterSets {
   private final Lifters lifters;
-  private final Engines engines;
 
-  LifterSets(Lifters lifters, Engines engines) {
+  LifterSets(Lifters lifters) {
     this.lifters = lifters;
-    this.engines = engines;
   }
 
   /**
@@ -47,38 +42,22 @@ class LifterSets {
 
   /** Safe to repeat. */
   void put(UUID engineId, UUID id, NewLifters set) {
-    Set<String> taken =
-        lifters.fittings(engineId).stream()
-            .filter(LifterFittingRow::open)
-            .map(f -> f.valve)
-            .collect(Collectors.toSet());
     String name = set.setName().strip();
     Map<Integer, UUID> alone = new HashMap<>();
-    for (Position valve : engines.get(engineId).engine().layout().positions()) {
+    for (Position valve : lifters.bare(engineId)) {
       UUID lifter = Ids.of(id + "lifter " + valve);
-      if (!taken.contains(valve.toString())) {
-        UUID partner = set.linkBars() ? alone.remove(valve.cylinder()) : null;
-        lifters.put(
-            lifter,
-            new Lifters.LifterEntry(
-                set.kind(), name + " " + valve, name, partner, set.hoursBefore(), false, null),
-            set.hand());
-        lifters.fit(
-            Ids.of(id + "fitting " + valve),
-            new Lifters.LifterFitting(
-                lifter,
-                null,
-                engineId,
-                valve,
-                set.fromHours(),
-                null,
-                null,
-                null,
-                set.hand(),
-                "new set"));
-        if (partner == null) {
-          alone.put(valve.cylinder(), lifter);
-        }
+      UUID partner = set.linkBars() ? alone.remove(valve.cylinder()) : null;
+      lifters.put(
+          lifter,
+          new Lifters.LifterEntry(
+              set.kind(), name + " " + valve, name, partner, set.hoursBefore(), false, null),
+          set.hand());
+      lifters.fit(
+          Ids.of(id + "fitting " + valve),
+          Lifters.LifterFitting.bare(
+              lifter, engineId, valve, set.fromHours(), set.hand(), "new set"));
+      if (partner == null) {
+        alone.put(valve.cylinder(), lifter);
       }
     }
   }

@@ -8,13 +8,13 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Collection;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
+import shim.app.fitted.Fittings;
 import shim.app.http.Refusal;
 import shim.app.lash.Part;
 import shim.app.lash.Rounds;
@@ -22,7 +22,6 @@ import shim.app.record.Because;
 import shim.app.record.Hours;
 import shim.app.record.Ids;
 import shim.app.record.Initials;
-import shim.app.record.TakenBack;
 import shim.core.engine.Lifter;
 import shim.core.engine.Position;
 
@@ -33,7 +32,7 @@ public class Lifters {
   private final LifterRows rows;
   private final LifterFittingRows fittings;
   private final RebuildRows rebuilds;
-  private final Engines engines;
+  private final Fittings<LifterFittingRow> stays;
   private final Rounds rounds;
   private final Clock clock;
 
@@ -47,7 +46,8 @@ public class Lifters {
     this.rows = rows;
     this.fittings = fittings;
     this.rebuilds = rebuilds;
-    this.engines = engines;
+    Fittings.Kind kind = new Fittings.Kind("lifter", "lifterId", "under");
+    this.stays = new Fittings<>(fittings, LifterFittingRow::new, kind, engines, clock);
     this.rounds = rounds;
     this.clock = clock;
   }
@@ -84,7 +84,18 @@ public class Lifters {
       @Hours @Nullable Double toHours,
       @Nullable Instant removedAt,
       @Initials String hand,
-      @Size(max = 400, message = "400 letters at most") @Nullable String why) {}
+      @Size(max = 400, message = "400 letters at most") @Nullable String why) {
+    /** A lifter that is on record already and goes in now. */
+    static LifterFitting bare(
+        UUID lifterId, UUID engineId, Position valve, double fromHours, String hand, String why) {
+      return new LifterFitting(
+          lifterId, null, engineId, valve, fromHours, null, null, null, hand, why);
+    }
+
+    private Fittings.Stay stay() {
+      return new Fittings.Stay(engineId, valve, fromHours, fittedAt, toHours, removedAt, hand, why);
+    }
+  }
 
   /** A lifter taken out. */
   public record LifterRemoval(
@@ -149,30 +160,8 @@ public class Lifters {
     }
     LifterRow lifter =
         rows.findById(entry.lifterId()).orElseThrow(() -> Refusal.notFound("no such lifter"));
-    if (!engines.get(entry.engineId()).engine().layout().positions().contains(entry.valve())) {
-      throw Refusal.invalid("valve", "this engine has no valve " + entry.valve());
-    }
-    if (entry.toHours() == null) {
-      requireFree(id, entry, lifter);
-    } else if (entry.toHours() < entry.fromHours()) {
-      throw tooEarly(entry.fromHours());
-    }
-    LifterFittingRow row = fittings.findById(id).orElseGet(() -> new LifterFittingRow(id));
-    TakenBack.refuseOther(
-        row.engineId == null
-            || row.engineId.equals(entry.engineId())
-                && row.lifterId.equals(entry.lifterId())
-                && row.valve.equals(entry.valve().toString()));
-    row.lifterId = entry.lifterId();
-    row.engineId = entry.engineId();
-    row.valve = entry.valve().toString();
-    row.fromHours = entry.fromHours();
-    row.fittedAt = entry.fittedAt() == null ? now() : entry.fittedAt();
-    row.toHours = entry.toHours();
-    row.removedAt = entry.removedAt();
-    row.hand = entry.hand();
-    row.why = entry.why();
-    Because.of(entry.hand(), entry.why() == null ? "fitted" : entry.why());
+    LifterFittingRow row =
+        stays.put(id, new Fittings.Part(lifter.id, lifter.mark, lifter.scrapped), entry.stay());
     fittings.saveAndFlush(row);
     if (entry.toHours() == null) {
       beginAnew(id, row);
@@ -182,14 +171,14 @@ public class Lifters {
   /** Another lifter than the one before: the lash of its valve begins a new story. */
   private void beginAnew(UUID id, LifterFittingRow row) {
     boolean another =
-        fittings.findByEngineIdOrderByFittedAt(row.engineId).stream()
+        stays.of(row.engineId).stream()
             .anyMatch(f -> f.valve.equals(row.valve) && !f.id.equals(id));
     if (another) {
       rounds.change(
           Ids.of(id + " lash"),
           new Rounds.PartsChanged(
               row.engineId,
-              List.of(Position.parse(row.valve)),
+              List.of(row.at()),
               Part.LIFTER,
               row.fromHours,
               row.hand,
@@ -198,42 +187,10 @@ public class Lifters {
     }
   }
 
-  private void requireFree(UUID id, LifterFitting entry, LifterRow lifter) {
-    if (lifter.scrapped) {
-      throw Refusal.invalid("lifterId", "lifter " + lifter.mark + " is scrapped");
-    }
-    for (LifterFittingRow f : fittings.findByToHoursIsNull()) {
-      if (f.id.equals(id)) {
-        continue;
-      }
-      if (f.lifterId.equals(entry.lifterId())) {
-        throw Refusal.invalid(
-            "lifterId",
-            "lifter " + lifter.mark + " is still under " + f.valve + ": take it out first");
-      }
-      if (f.engineId.equals(entry.engineId()) && f.valve.equals(entry.valve().toString())) {
-        throw Refusal.invalid("valve", f.valve + " has a lifter already: take it out first");
-      }
-    }
-  }
-
-  private static Refusal tooEarly(double fromHours) {
-    return Refusal.invalid(
-        "toHours",
-        String.format(Locale.ROOT, "it was put in at %.2f h: later hours, please", fromHours));
-  }
-
   /** Takes a lifter out, to the shelf or the scrap. */
   public void remove(UUID fittingId, LifterRemoval removal) {
     LifterFittingRow row =
-        fittings.findById(fittingId).orElseThrow(() -> Refusal.notFound("no such fitting"));
-    if (removal.toHours() < row.fromHours) {
-      throw tooEarly(row.fromHours);
-    }
-    row.toHours = removal.toHours();
-    row.removedAt = removal.removedAt() == null ? now() : removal.removedAt();
-    Because.of(removal.hand(), removal.why());
-    fittings.saveAndFlush(row);
+        stays.end(fittingId, removal.toHours(), removal.removedAt(), removal.hand(), removal.why());
     if (removal.scrapped()) {
       LifterRow lifter = rows.findById(row.lifterId).orElseThrow();
       lifter.scrapped = true;
@@ -261,9 +218,15 @@ public class Lifters {
     return rows.findAllByOrderByMark();
   }
 
+  /** Valves that have no lifter on record. */
+  @Transactional(readOnly = true)
+  List<Position> bare(UUID engineId) {
+    return stays.bare(engineId);
+  }
+
   @Transactional(readOnly = true)
   List<LifterFittingRow> fittings(UUID engineId) {
-    return fittings.findByEngineIdOrderByFittedAt(engineId);
+    return stays.of(engineId);
   }
 
   @Transactional(readOnly = true)

@@ -4,7 +4,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
-import shim.app.running.HoursWritten;
+import shim.app.fitted.FittedRows;
 
 interface SpringTypeRows extends JpaRepository<SpringTypeRow, UUID> {
   List<SpringTypeRow> findAllByOrderByName();
@@ -14,10 +14,6 @@ interface SpringRowsById extends JpaRepository<SpringRow, UUID> {
   List<SpringRow> findAllByOrderByMark();
 }
 
-interface FittingRows extends JpaRepository<FittingRow, UUID>, HoursWritten.OfStays {
-  List<FittingRow> findByEngineIdOrderByFittedAt(UUID engineId);
-
+interface FittingRows extends FittedRows<FittingRow> {
   List<FittingRow> findBySpringIdInOrderByFittedAt(Collection<UUID> springIds);
-
-  List<FittingRow> findByToHoursIsNull();
 }

@@ -3,12 +3,10 @@ package shim.app.spring;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import shim.app.engine.Engines;
 import shim.app.record.HeightIn;
 import shim.app.record.Hours;
 import shim.app.record.Ids;
@@ -20,11 +18,9 @@ import shim.core.engine.Position;
 @Transactional
 class SpringSets {
   private final Springs springs;
-  private final Engines engines;
 
-  SpringSets(Springs springs, Engines engines) {
+  SpringSets(Springs springs) {
     this.springs = springs;
-    this.engines = engines;
   }
 
   /**
@@ -58,50 +54,26 @@ class SpringSets {
 
   /** Puts a new set into every valve that has no spring; safe to repeat. */
   void put(UUID engineId, UUID id, NewSet set) {
-    Set<Position> taken = springs.fitted(engineId).keySet();
-    for (Position valve : engines.get(engineId).engine().layout().positions()) {
-      UUID spring = part(id, "spring " + valve);
-      if (!taken.contains(valve)) {
-        springs.put(
-            spring,
-            new Springs.SpringEntry(
-                set.typeId(),
-                set.setName().strip() + " " + valve,
-                set.setName().strip(),
-                null,
-                set.hoursBefore(),
-                null,
-                false,
-                null,
-                null),
-            set.hand());
-        springs.fit(part(id, "fitting " + valve), fitting(engineId, spring, valve, set));
-      }
+    String name = set.setName().strip();
+    for (Position valve : springs.bare(engineId)) {
+      UUID spring = Ids.of(id + "spring " + valve);
+      springs.put(
+          spring,
+          new Springs.SpringEntry(
+              set.typeId(),
+              name + " " + valve,
+              name,
+              null,
+              set.hoursBefore(),
+              null,
+              false,
+              null,
+              null),
+          set.hand());
+      springs.fit(
+          Ids.of(id + "fitting " + valve),
+          Springs.FittingEntry.bare(
+              spring, engineId, valve, set.engineHours(), set.heightIn(), set.hand(), "new set"));
     }
-  }
-
-  private static UUID part(UUID set, String what) {
-    return Ids.of(set + what);
-  }
-
-  private static Springs.FittingEntry fitting(
-      UUID engineId, UUID spring, Position valve, NewSet set) {
-    return new Springs.FittingEntry(
-        spring,
-        engineId,
-        valve,
-        set.engineHours(),
-        null,
-        null,
-        null,
-        set.heightIn(),
-        null,
-        null,
-        null,
-        null,
-        null,
-        null,
-        set.hand(),
-        "new set");
   }
 }

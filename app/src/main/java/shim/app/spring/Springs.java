@@ -7,11 +7,9 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.temporal.ChronoUnit;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Predicate;
@@ -19,6 +17,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
+import shim.app.fitted.Fittings;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
 import shim.app.record.HeightIn;
@@ -26,7 +25,6 @@ import shim.app.record.Hours;
 import shim.app.record.Initials;
 import shim.app.record.Maybe;
 import shim.app.record.Small;
-import shim.app.record.TakenBack;
 import shim.core.engine.Position;
 import shim.core.running.PartHours;
 
@@ -37,16 +35,15 @@ public class Springs {
   private final SpringRowsById rows;
   private final FittingRows fittings;
   private final SpringTypes types;
-  private final Engines engines;
-  private final Clock clock;
+  private final Fittings<FittingRow> stays;
 
   Springs(
       SpringRowsById rows, FittingRows fittings, SpringTypes types, Engines engines, Clock clock) {
     this.rows = rows;
     this.fittings = fittings;
     this.types = types;
-    this.engines = engines;
-    this.clock = clock;
+    Fittings.Kind kind = new Fittings.Kind("spring", "springId", "fitted at");
+    this.stays = new Fittings<>(fittings, FittingRow::new, kind, engines, clock);
   }
 
   /**
@@ -89,7 +86,25 @@ public class Springs {
       @Small @Nullable Double sealGapIn,
       @DecimalMin("0.1") @DecimalMax("5") @Nullable Double pocketIn,
       @Initials String hand,
-      @Size(max = 400, message = "400 letters at most") @Nullable String why) {}
+      @Size(max = 400, message = "400 letters at most") @Nullable String why) {
+    /** A spring that goes in with nothing noted of the parts around it. */
+    static FittingEntry bare(
+        UUID springId,
+        UUID engineId,
+        Position valve,
+        double fromHours,
+        @Nullable Double heightIn,
+        String hand,
+        String why) {
+      return new FittingEntry(
+          springId, engineId, valve, fromHours, null, null, null, heightIn, null, null, null, null,
+          null, null, hand, why);
+    }
+
+    private Fittings.Stay stay() {
+      return new Fittings.Stay(engineId, valve, fromHours, fittedAt, toHours, removedAt, hand, why);
+    }
+  }
 
   /** A spring taken out. */
   public record Removal(
@@ -146,31 +161,16 @@ public class Springs {
   public void fit(UUID id, FittingEntry entry) {
     SpringRow spring =
         rows.findById(entry.springId()).orElseThrow(() -> Refusal.notFound("no such spring"));
-    if (!engines.get(entry.engineId()).engine().layout().positions().contains(entry.valve())) {
-      throw Refusal.invalid("valve", "this engine has no valve " + entry.valve());
-    }
     requireHeight(entry, types.get(spring.typeId).type().referenceHeightIn());
-    Instant at = entry.fittedAt() == null ? now() : entry.fittedAt();
-    if (entry.toHours() != null && entry.toHours() < entry.fromHours()) {
-      throw Refusal.invalid(
-          "toHours",
-          String.format(
-              Locale.ROOT,
-              "taken out at %.2f h, before it was put in at %.2f h",
-              entry.toHours(),
-              entry.fromHours()));
-    }
-    if (entry.toHours() == null) {
-      requireFree(id, entry, spring);
-    }
-    FittingRow row = fittings.findById(id).orElseGet(() -> new FittingRow(id));
-    TakenBack.refuseOther(
-        row.engineId == null
-            || row.engineId.equals(entry.engineId())
-                && row.springId.equals(entry.springId())
-                && row.valve.equals(entry.valve().toString()));
-    write(row, entry, at);
-    Because.of(entry.hand(), entry.why() == null ? "fitted" : entry.why());
+    FittingRow row =
+        stays.put(id, new Fittings.Part(spring.id, spring.mark, spring.scrapped), entry.stay());
+    row.heightIn = entry.heightIn();
+    row.shims = entry.shims();
+    row.retainer = entry.retainer();
+    row.locks = entry.locks();
+    row.locator = entry.locator();
+    row.sealGapIn = entry.sealGapIn();
+    row.pocketIn = entry.pocketIn();
     fittings.saveAndFlush(row);
   }
 
@@ -180,58 +180,10 @@ public class Springs {
     }
   }
 
-  private void requireFree(UUID id, FittingEntry entry, SpringRow spring) {
-    if (spring.scrapped) {
-      throw Refusal.invalid("springId", "spring " + spring.mark + " is scrapped");
-    }
-    for (FittingRow f : fittings.findByToHoursIsNull()) {
-      if (f.id.equals(id)) {
-        continue;
-      }
-      if (f.springId.equals(entry.springId())) {
-        throw Refusal.invalid(
-            "springId",
-            "spring " + spring.mark + " is still fitted at " + f.valve + ": take it out first");
-      }
-      if (f.engineId.equals(entry.engineId()) && f.valve.equals(entry.valve().toString())) {
-        throw Refusal.invalid("valve", f.valve + " has a spring already: take it out first");
-      }
-    }
-  }
-
-  private static void write(FittingRow row, FittingEntry entry, Instant at) {
-    row.springId = entry.springId();
-    row.engineId = entry.engineId();
-    row.valve = entry.valve().toString();
-    row.fromHours = entry.fromHours();
-    row.fittedAt = at;
-    row.toHours = entry.toHours();
-    row.removedAt = entry.removedAt();
-    row.heightIn = entry.heightIn();
-    row.shims = entry.shims();
-    row.retainer = entry.retainer();
-    row.locks = entry.locks();
-    row.locator = entry.locator();
-    row.sealGapIn = entry.sealGapIn();
-    row.pocketIn = entry.pocketIn();
-    row.hand = entry.hand();
-    row.why = entry.why();
-  }
-
   /** Takes a spring out, to the spares or the scrap. */
   public void remove(UUID fittingId, Removal removal) {
     FittingRow row =
-        fittings.findById(fittingId).orElseThrow(() -> Refusal.notFound("no such fitting"));
-    if (removal.toHours() < row.fromHours) {
-      throw Refusal.invalid(
-          "toHours",
-          String.format(
-              Locale.ROOT, "it was put in at %.2f h: later hours, please", row.fromHours));
-    }
-    row.toHours = removal.toHours();
-    row.removedAt = removal.removedAt() == null ? now() : removal.removedAt();
-    Because.of(removal.hand(), removal.why() == null ? "taken out" : removal.why());
-    fittings.saveAndFlush(row);
+        stays.end(fittingId, removal.toHours(), removal.removedAt(), removal.hand(), removal.why());
     if (removal.scrapped()) {
       SpringRow spring = rows.findById(row.springId).orElseThrow();
       spring.scrapped = true;
@@ -259,13 +211,19 @@ public class Springs {
   /** All fittings of an engine, past and present. */
   @Transactional(readOnly = true)
   public List<StoredFitting> fittings(UUID engineId) {
-    return fittings.findByEngineIdOrderByFittedAt(engineId).stream().map(Springs::view).toList();
+    return stays.of(engineId).stream().map(Springs::view).toList();
   }
 
   /** All fittings of some springs, whichever engine they were in. */
   @Transactional(readOnly = true)
   public List<StoredFitting> fittingsOf(Collection<UUID> springs) {
     return fittings.findBySpringIdInOrderByFittedAt(springs).stream().map(Springs::view).toList();
+  }
+
+  /** Valves that have no spring on record. */
+  @Transactional(readOnly = true)
+  List<Position> bare(UUID engineId) {
+    return stays.bare(engineId);
   }
 
   /** What is at each valve now. */
@@ -308,7 +266,7 @@ public class Springs {
         new FittingEntry(
             f.springId,
             f.engineId,
-            Position.parse(f.valve),
+            f.at(),
             f.fromHours,
             f.fittedAt,
             f.toHours,
@@ -322,9 +280,5 @@ public class Springs {
             f.pocketIn,
             f.hand,
             f.why));
-  }
-
-  private Instant now() {
-    return clock.instant().truncatedTo(ChronoUnit.MILLIS);
   }
 }
