@@ -1888,7 +1888,7 @@ export interface components {
             weight: "FIRST" | "SOON" | "KNOW";
             /** @description a valve, such as 3E or 3I1 */
             position?: string;
-            words: string;
+            said: components["schemas"]["Said"];
         };
         Move: {
             /** @description a valve, such as 3E or 3I1 */
@@ -1911,8 +1911,8 @@ export interface components {
             /** Format: double */
             wantedSizeIn: number;
             options: components["schemas"]["Option"][];
+            right: boolean;
             oneOff: boolean;
-            words: string;
         };
         PlanView: {
             /** @enum {string} */
@@ -1943,7 +1943,6 @@ export interface components {
             hotTravelIn: number;
             /** @enum {string} */
             verdict: "IN" | "LIGHT" | "DEEP" | "BOTTOMED";
-            words: string;
         };
         ReadingView: {
             /** Format: uuid */
@@ -2025,6 +2024,13 @@ export interface components {
             /** Format: int64 */
             changes: number;
         };
+        Said: {
+            code: string;
+            figures: {
+                [key: string]: number;
+            };
+            name: string;
+        };
         ShimSwaps: {
             moves: components["schemas"]["Move"][];
             wanted: components["schemas"]["Wanted"][];
@@ -2057,7 +2063,6 @@ export interface components {
             leavesIn: number;
             /** Format: double */
             perFiveDegreesIn: number;
-            words: string;
         };
         ValveAtStop: {
             /** @description a valve, such as 3E or 3I1 */
@@ -2427,7 +2432,7 @@ export interface components {
         Remark: {
             /** @enum {string} */
             weight: "KNOW" | "ASK" | "STOP";
-            words: string;
+            said: components["schemas"]["Said"];
         };
         Step: {
             id: string;
@@ -2461,7 +2466,6 @@ export interface components {
             /** Format: double */
             offIn: number;
             within: boolean;
-            words: string;
         };
         WayThere: {
             way: components["schemas"]["Way"];
@@ -3483,10 +3487,10 @@ export interface components {
         };
         Reason: {
             /** @enum {string} */
-            kind: "LOSS" | "LEAST_LOAD" | "LIFE" | "OWN_WAY" | "SUDDEN" | "READ_AGAIN" | "ODD_ONE_OUT" | "BATCH" | "OVER_REV" | "LITTLE_KNOWN" | "NO_CHECK_SPRING";
+            kind: "LOSS" | "LEAST_LOAD" | "LIFE" | "SUDDEN" | "READ_AGAIN" | "BATCH" | "OWN_WAY" | "ODD_ONE_OUT" | "OVER_REV" | "LITTLE_KNOWN" | "NO_CHECK_SPRING";
             /** @enum {string} */
             asks: "RUN" | "WATCH" | "CHANGE";
-            words: string;
+            said: components["schemas"]["Said"];
         };
         Boxed: {
             mark: string;
@@ -3835,7 +3839,7 @@ export interface components {
             rounds: components["schemas"]["RoundShiftView"][];
             trends: components["schemas"]["TrendView"][];
             hands: components["schemas"]["HandView"][];
-            offRounds: components["schemas"]["OffRound"][];
+            offRounds: components["schemas"]["OffRoundView"][];
             growthKnown: boolean;
             /** Format: double */
             scatter: number;
@@ -3844,13 +3848,13 @@ export interface components {
             /** Format: double */
             findingAt: number;
         };
-        OffRound: {
+        OffRoundView: {
             round: string;
             /** Format: double */
             engineHours: number;
             /** Format: double */
             thou: number;
-            words: string;
+            said: components["schemas"]["Said"];
         };
         RoundShiftView: {
             round: string;
@@ -3883,7 +3887,7 @@ export interface components {
             group: "ALL" | "EXHAUSTS" | "SECOND_BANK";
             thouPerHour: components["schemas"]["ThouRange"];
             clear: boolean;
-            words: string;
+            said: components["schemas"]["Said"];
         };
         ValveDriftView: {
             /** @description a valve, such as 3E or 3I1 */
@@ -3892,7 +3896,7 @@ export interface components {
             strength: "UNKNOWN" | "STEADY" | "WATCH" | "FINDING";
             /** @enum {string} */
             signal: "STEADY" | "OPENING" | "CLOSING" | "STEP_OPEN" | "STEP_TIGHT";
-            words: string;
+            said: components["schemas"]["Said"];
             chance: components["schemas"]["DriftChance"];
             /** Format: double */
             sum: number;
@@ -4082,10 +4086,10 @@ export interface components {
         };
         LifterReason: {
             /** @enum {string} */
-            kind: "SEEN" | "TREND" | "INTERVAL" | "OVER_REV" | "OPEN_LOAD" | "NOT_LOOKED_AT" | "NOT_ON_RECORD";
+            kind: "SEEN" | "TREND" | "WENT_WIDE_ONCE" | "MAY_BE_OPENING" | "INTERVAL" | "OVER_INTERVAL" | "INTERVAL_AT_NEXT" | "OVER_REV" | "OPEN_LOAD" | "NOT_LOOKED_AT" | "NOT_ON_RECORD";
             /** @enum {string} */
             asks: "RUN" | "WATCH" | "CHANGE";
-            words: string;
+            said: components["schemas"]["Said"];
         };
         LifterView: {
             /** Format: uuid */
@@ -4322,7 +4326,7 @@ export interface components {
             positions: string[];
             /** Format: double */
             hours?: number;
-            because?: string;
+            because?: components["schemas"]["Said"];
             reference?: string;
         };
         SinceRound: {
@@ -4389,7 +4393,7 @@ export interface components {
             grade?: string;
             /** @enum {string} */
             level?: "GOOD" | "WORN" | "BAD";
-            words: string;
+            said: components["schemas"]["Said"];
         };
         ChangeLine: {
             /** Format: uuid */

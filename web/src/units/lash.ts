@@ -19,6 +19,13 @@ export function driftText(inch: number | undefined | null, unit: LashUnit): stri
   return (inch < 0 ? "−" : "+") + text;
 }
 
+/** How fast lash moves in an hour; finer than a leaf, for it adds up. */
+export function rateText(inch: number | undefined, unit: LashUnit): string {
+  if (inch === undefined) return "–";
+  const thou = inch * 1000;
+  return unit === "mm" ? (inch * MM_PER_INCH).toFixed(3) : thou.toFixed(thou < 1 ? 2 : 1);
+}
+
 export function unitName(unit: LashUnit): string {
   return unit === "mm" ? "mm" : "thou";
 }

@@ -5,6 +5,7 @@ import { kindOf } from "../../plan/geometry";
 import { useSettings } from "../../shell/settings";
 import { lashText, unitName } from "../../units/lash";
 import { heightText, loadText, loadUnit } from "../../units/load";
+import { wayText } from "../../words/adjust";
 import type { JobStep } from "./steps";
 
 interface BearingProps {
@@ -37,8 +38,8 @@ function AtHeight({ at }: { at: Schemas["AtHeight"] }) {
       {at.ways.length > 0 && (
         <ol className="list-decimal pl-6">
           {at.ways.slice(0, 3).map((w) => (
-            <li key={w.way.words}>
-              {w.way.words}: <b className="num text-lg">{heightText(w.way.heightIn, unit)}</b>,{" "}
+            <li key={wayText(w.way, unit)}>
+              {wayText(w.way, unit)}: <b className="num text-lg">{heightText(w.way.heightIn, unit)}</b>,{" "}
               {loadText(w.fit.seatLbf, unit, 0)} closed
             </li>
           ))}

@@ -1,6 +1,8 @@
 import type { Schemas } from "../../api/client";
 import { MARKS, MarkIcon } from "../../plan/verdict";
+import { useSettings } from "../../shell/settings";
 import { percentText } from "../../units/load";
+import { chanceText, say } from "../../words/said";
 import { hoursLeftText } from "./springFaces";
 
 /** The numbers of a verdict. */
@@ -12,7 +14,7 @@ export function Numbers({ said }: { said: Schemas["SpringSaid"] }) {
         name="after the next event"
         value={`${percentText(said.lossAtNext.low)} to ${percentText(said.lossAtNext.high)} %`}
       />
-      <Figure name="chance of being under a limit" value={chance(said.underAtNext)} />
+      <Figure name="chance of being under a limit" value={chanceText(said.underAtNext)} />
       <Figure name="hours left" value={hoursLeftText(said.hoursLeft)} />
     </dl>
   );
@@ -20,6 +22,7 @@ export function Numbers({ said }: { said: Schemas["SpringSaid"] }) {
 
 /** Every reason behind a verdict, the weightiest first. */
 export function Reasons({ said }: { said: Schemas["SpringSaid"] }) {
+  const { unit } = useSettings();
   return (
     <div className="grid gap-2">
       <ul className="grid gap-1">
@@ -28,7 +31,7 @@ export function Reasons({ said }: { said: Schemas["SpringSaid"] }) {
             <span className="mt-0.5 shrink-0">
               <MarkIcon mark={r.asks} size={20} />
             </span>
-            {r.words}
+            {say(r.said, unit)}
           </li>
         ))}
       </ul>
@@ -49,5 +52,3 @@ function Figure({ name, value }: { name: string; value: string }) {
     </div>
   );
 }
-
-const chance = (p: number) => (p < 0.01 ? "under 1 %" : p > 0.99 ? "over 99 %" : `${Math.round(100 * p)} %`);

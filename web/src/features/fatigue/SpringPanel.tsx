@@ -8,6 +8,7 @@ import { useSettings } from "../../shell/settings";
 import { buttonClass } from "../../ui/Button";
 import { unitName } from "../../units/lash";
 import { heightText, heightUnit, loadText, loadUnit } from "../../units/load";
+import { wayText } from "../../words/adjust";
 import { LashChart } from "../lash/LashChart";
 import { PocketRemarks } from "../spring/PocketRemarks";
 import { LifeChart } from "./LifeChart";
@@ -87,7 +88,7 @@ function InPocket({ engineId, spring }: SpringPanelProps) {
       <PocketRemarks fit={fit} links={pocket?.links ?? []} />
       {pocket?.ways[0] && (
         <p>
-          Height out of tolerance: {pocket.ways[0].way.words}, to{" "}
+          Height out of tolerance: {wayText(pocket.ways[0].way, unit)}, to{" "}
           <b className="num text-lg">{heightText(pocket.ways[0].way.heightIn, unit)}</b>
         </p>
       )}

@@ -2,6 +2,7 @@ import type { Schemas } from "../../api/client";
 import { MARKS, MarkIcon } from "../../plan/verdict";
 import { useSettings } from "../../shell/settings";
 import { driftText, type LashUnit, lashText, unitName } from "../../units/lash";
+import { partText, preloadText, sizeText, turnText } from "../../words/adjust";
 import type { Step } from "./flow";
 import { UNANSWERED } from "./overlay";
 import type { Round, ValveView } from "./useRound";
@@ -85,7 +86,7 @@ function ToDo({ valve, inside, unit }: { valve: ValveView; inside: boolean; unit
   if (preload) {
     return (
       <div className="rounded border border-hair p-3">
-        <p className="num text-4xl first-letter:uppercase">{preload.words}</p>
+        <p className="num text-4xl first-letter:uppercase">{preloadText(preload)}</p>
         <p className="text-muted">
           Found {preload.foundTravelIn.toFixed(4)} in of plunger; {preload.wantedTurns} turns make{" "}
           {preload.travelIn.toFixed(4)} of its {preload.totalIn.toFixed(4)}
@@ -100,7 +101,7 @@ function ToDo({ valve, inside, unit }: { valve: ValveView; inside: boolean; unit
   return (
     <div className={`rounded border p-3 ${inside ? "border-hair" : "border-accent"}`}>
       <p className={`num first-letter:uppercase ${inside ? "text-2xl text-muted" : "text-5xl text-accent"}`}>
-        {inside && turn.direction !== "LEAVE" ? `to the target: ${turn.words}` : turn.words}
+        {inside && turn.direction !== "LEAVE" ? `to the target: ${turnText(turn)}` : turnText(turn)}
       </p>
       {turn.direction !== "LEAVE" && (
         <p className="text-muted">
@@ -115,14 +116,14 @@ function ToDo({ valve, inside, unit }: { valve: ValveView; inside: boolean; unit
 function Parts({ part, unit }: { part: Schemas["PartChoice"]; unit: LashUnit }) {
   return (
     <div className="rounded border border-hair p-3">
-      <p className="text-xl font-semibold first-letter:uppercase">{part.words}</p>
+      <p className="text-xl font-semibold first-letter:uppercase">{partText(part, unit)}</p>
       <p className="text-muted">
-        exact <span className="num text-lg">{part.wantedSizeIn.toFixed(4)}</span> in
+        exact <span className="num text-lg">{sizeText(part.wantedSizeIn, unit)}</span>
       </p>
       <ul className="flex flex-wrap gap-x-5">
         {part.options.slice(0, 5).map((o) => (
           <li key={o.sizeIn} className={o.withinTolerance ? "font-semibold" : "text-muted"}>
-            <span className="num text-lg">{o.sizeIn.toFixed(4)}</span> gives {lashText(o.lashIn, unit)}
+            <span className="num text-lg">{sizeText(o.sizeIn, unit)}</span> gives {lashText(o.lashIn, unit)}
             {o.withinTolerance ? " ✓" : ""}
           </li>
         ))}

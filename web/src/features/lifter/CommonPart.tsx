@@ -1,6 +1,7 @@
 import type { Schemas } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { unitName } from "../../units/lash";
+import { say } from "../../words/said";
 import { signed } from "./lifterFaces";
 
 /** What all valves did alike: groups, hands, rounds that read off. No valve is blamed for these. */
@@ -15,13 +16,13 @@ export function CommonPart({ drift }: { drift: Schemas["LashDriftView"] }) {
         <ul className="grid gap-1">
           {drift.offRounds.map((o) => (
             <li key={o.round} className="font-semibold">
-              ▸ {o.words}
+              ▸ {say(o.said, unit)}
             </li>
           ))}
           {drift.trends.map((t) => (
             <li key={t.group} className={t.clear ? "font-semibold" : "text-muted"}>
               {t.clear ? "▸ " : ""}
-              {t.words}{" "}
+              {say(t.said, unit)}{" "}
               <span className="num text-muted">
                 ({signed(t.thouPerHour.low, unit)} to {signed(t.thouPerHour.high, unit)} {unitName(unit)}/h)
               </span>

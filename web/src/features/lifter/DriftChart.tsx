@@ -3,7 +3,9 @@ import type { Schemas } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Axes, type Scale } from "../../ui/Axes";
 import { useWidth } from "../../ui/useWidth";
+import type { LashUnit } from "../../units/lash";
 import { thouText, unitName } from "../../units/lash";
+import { say } from "../../words/said";
 
 const PAD = { l: 46, r: 14, t: 20, b: 26 };
 
@@ -29,7 +31,7 @@ export function DriftChart({ drift, rounds, height = 200 }: DriftChartProps) {
   const y = scaleLinear([Math.min(...thous), Math.max(...thous)], [height - PAD.b, PAD.t]);
   return (
     <div ref={box} className="w-full min-w-0">
-      <svg width={width} height={height} role="img" aria-label={described(drift)} className="block">
+      <svg width={width} height={height} role="img" aria-label={described(drift, unit)} className="block">
         <Axes x={x} y={y} pad={PAD} width={width} height={height} yText={(t) => thouText(t, unit)} />
         {drift.begunLow !== undefined && drift.begunHigh !== undefined && (
           <rect
@@ -100,6 +102,6 @@ function path(points: { hours: number; thou: number }[], x: Scale, y: Scale): st
   return points.length === 0 ? "" : `M${points.map((p) => `${x(p.hours)} ${y(p.thou)}`).join("L")}`;
 }
 
-function described(drift: Schemas["ValveDriftView"]): string {
-  return `Lash of ${drift.position} over the hours against all valves: ${drift.words}`;
+function described(drift: Schemas["ValveDriftView"], unit: LashUnit): string {
+  return `Lash of ${drift.position} over the hours against all valves: ${say(drift.said, unit)}`;
 }

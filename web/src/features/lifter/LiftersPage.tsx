@@ -125,6 +125,7 @@ interface HeadlineProps {
 }
 
 function Headline({ engineId, known, onValve }: HeadlineProps) {
+  const { unit } = useSettings();
   const worst = pressing(known.valves);
   return (
     <section className="scribed flex flex-wrap items-start gap-4 rounded p-4" aria-label="What stands out">
@@ -147,7 +148,7 @@ function Headline({ engineId, known, onValve }: HeadlineProps) {
                 <MarkIcon mark={mark(v, v.drift.strength === "FINDING" ? "drift" : "hours") ?? "LOOK"} />
                 <strong className="w-10 shrink-0 underline">{v.position}</strong>
                 <span className="min-w-0">
-                  {lineOf(v)}
+                  {lineOf(v, unit)}
                   {v.suspect && (v.drift.strength === "FINDING" || v.symptoms.includes("NOISE")) && (
                     <span className="text-muted">; first suspect: {v.suspect}</span>
                   )}

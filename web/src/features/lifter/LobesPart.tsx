@@ -2,6 +2,7 @@ import type { Schemas, Valve } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { thouText, unitName } from "../../units/lash";
 import { heightText, heightUnit } from "../../units/load";
+import { say } from "../../words/said";
 import { LEVELS } from "./levels";
 
 interface LobesPartProps {
@@ -44,7 +45,7 @@ export function LobesPart({ lobes, onValve }: LobesPartProps) {
                 {thouText(l.shortThou, unit)} {unitName(unit)} short
               </span>
             </button>
-            {l.level !== "GOOD" && <p className="pb-1 text-sm">{l.words}</p>}
+            {l.level !== "GOOD" && <p className="pb-1 text-sm">{say(l.said, unit)}</p>}
           </li>
         ))}
       </ul>

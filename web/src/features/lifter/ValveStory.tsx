@@ -10,6 +10,7 @@ import { useSettings } from "../../shell/settings";
 import { buttonClass } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
 import { thouText, unitName } from "../../units/lash";
+import { say } from "../../words/said";
 import { Causes } from "./Causes";
 import { DriftChart } from "./DriftChart";
 import { LifterPart } from "./LifterPart";
@@ -107,6 +108,7 @@ function NotAllAlike({ valve, drift }: NotAllAlikeProps) {
 function Head({ valve, hydraulic }: { valve: Schemas["ValveChain"]; hydraulic: boolean }) {
   const { unit } = useSettings();
   const d = valve.drift;
+  const lash = say(d.said, unit);
   const speaks = d.strength === "FINDING" || d.strength === "WATCH";
   const nothing = unknown(valve);
   return (
@@ -132,12 +134,10 @@ function Head({ valve, hydraulic }: { valve: Schemas["ValveChain"]; hydraulic: b
       </h2>
       {d.strength === "UNKNOWN" && (
         <p className="text-muted">
-          {hydraulic
-            ? "Hydraulic: the plunger hides wear, so its lash tells nothing."
-            : `Its lash: ${d.words}.`}
+          {hydraulic ? "Hydraulic: the plunger hides wear, so its lash tells nothing." : `Its lash: ${lash}.`}
         </p>
       )}
-      {speaks && <p className="text-lg font-semibold text-accent">Its lash is {d.words}.</p>}
+      {speaks && <p className="text-lg font-semibold text-accent">Its lash is {lash}.</p>}
       <div className="flex flex-wrap gap-x-8 gap-y-2">
         {speaks && d.thouPerHour && (
           <Figure
@@ -164,7 +164,7 @@ function Head({ valve, hydraulic }: { valve: Schemas["ValveChain"]; hydraulic: b
           <Figure
             label={`${unitName(unit)} an hour, its own`}
             value={signed(d.thouPerHour.mid, unit)}
-            note={`${signed(d.thouPerHour.low, unit)} to ${signed(d.thouPerHour.high, unit)}: ${d.words}`}
+            note={`${signed(d.thouPerHour.low, unit)} to ${signed(d.thouPerHour.high, unit)}: ${lash}`}
           />
         )}
         {valve.toTrend && (
@@ -203,16 +203,19 @@ function Figure({ label, value, note }: { label: string; value: string; note: st
 
 /** What asks for something stands by itself; the rest is one line. */
 function Reasons({ reasons }: { reasons: Schemas["LifterReason"][] }) {
+  const { unit } = useSettings();
   const asking = reasons.filter((r) => r.asks !== "RUN");
   const rest = reasons.filter((r) => r.asks === "RUN");
   return (
     <ul>
       {asking.map((r) => (
-        <li key={r.words} className="font-semibold">
-          {r.asks === "CHANGE" ? "✕" : "!"} {r.words}
+        <li key={r.kind + r.said.name} className="font-semibold">
+          {r.asks === "CHANGE" ? "✕" : "!"} {say(r.said, unit)}
         </li>
       ))}
-      {rest.length > 0 && <li className="text-sm text-muted">{rest.map((r) => r.words).join(" · ")}</li>}
+      {rest.length > 0 && (
+        <li className="text-sm text-muted">{rest.map((r) => say(r.said, unit)).join(" · ")}</li>
+      )}
     </ul>
   );
 }

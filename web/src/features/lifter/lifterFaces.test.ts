@@ -5,7 +5,13 @@ function valve(position: string, change: Partial<ValveChain> = {}): ValveChain {
   return {
     position,
     verdict: "RUN",
-    reasons: [{ kind: "INTERVAL", asks: "RUN", words: "12.0 h of its 40.0 h interval" }],
+    reasons: [
+      {
+        kind: "INTERVAL",
+        asks: "RUN",
+        said: { code: "LIFTER.INTERVAL", figures: { hours: 12, intervalHours: 40 }, name: "" },
+      },
+    ],
     symptoms: [],
     seen: [],
     toInterval: 28,
@@ -14,7 +20,7 @@ function valve(position: string, change: Partial<ValveChain> = {}): ValveChain {
       position,
       strength: "STEADY",
       signal: "STEADY",
-      words: "as it was",
+      said: { code: "LASH.STEADY", figures: {}, name: "" },
       chance: { steady: 1, opening: 0, closing: 0, stepOpen: 0, stepTight: 0 },
       sum: 0,
       points: [
@@ -39,7 +45,11 @@ const drifting = valve("5E", {
     ...valve("5E").drift,
     strength: "FINDING",
     signal: "OPENING",
-    words: "opening 1.2 thou an hour",
+    said: {
+      code: "LASH.OPENING",
+      figures: { sure: 1, thouPerHour: 1.2, sinceHours: 6.2, fromHours: 5.5, toHours: 7, movedThou: 2.4 },
+      name: "",
+    },
   },
 });
 
@@ -73,12 +83,13 @@ describe("the plan of lifters", () => {
   it("brings up a valve that ticks", () => {
     const ticks = valve("4E", { symptoms: ["NOISE"] });
     expect(pressing([valve("1I"), ticks])).toEqual([ticks]);
-    expect(lineOf(ticks)).toBe("ticks when hot");
+    expect(lineOf(ticks, "thou")).toBe("ticks when hot");
   });
 
   it("lets the drift speak before the hours", () => {
-    expect(lineOf(drifting)).toBe("lash opening 1.2 thou an hour");
-    expect(lineOf(valve("1I"))).toContain("interval");
+    expect(lineOf(drifting, "thou")).toMatch(/^lash opening 1.2 thou an hour since about 6.2 h/);
+    expect(lineOf(drifting, "mm")).toContain("opening 0.030 mm an hour");
+    expect(lineOf(valve("1I"), "thou")).toContain("interval");
   });
 });
 

@@ -2,6 +2,7 @@ import type { Schemas, Valve } from "../../api/client";
 import type { ValveFace } from "../../plan/ValvePlan";
 import type { Mark } from "../../plan/verdict";
 import { driftText, type LashUnit, thouText } from "../../units/lash";
+import { say } from "../../words/said";
 
 export type ValveChain = Schemas["ValveChain"];
 
@@ -68,12 +69,14 @@ export function pressing(valves: ValveChain[]): ValveChain[] {
 }
 
 /** What a valve's line says: its drift where that speaks, else the lifter's first reason. */
-export function lineOf(v: ValveChain): string {
+export function lineOf(v: ValveChain, unit: LashUnit): string {
   return v.drift.strength === "FINDING" || v.drift.strength === "WATCH"
-    ? `lash ${v.drift.words}`
+    ? `lash ${say(v.drift.said, unit)}`
     : noisy(v)
       ? "ticks when hot"
-      : (v.reasons[0]?.words ?? "");
+      : v.reasons[0]
+        ? say(v.reasons[0].said, unit)
+        : "";
 }
 
 /**

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import type { Schemas } from "../../api/client";
 import { engineReadiness } from "../../api/queries";
+import { useSettings } from "../../shell/settings";
 import { reasonWords } from "./words";
 
 type Reason = Schemas["ReadinessReason"];
@@ -69,12 +70,13 @@ export function ReadyLine({ engineId }: { engineId: string }) {
 const LINK = "underline decoration-hair underline-offset-4 hover:decoration-line";
 
 function ReasonLink({ engineId, reason }: { engineId: string; reason: Reason }) {
+  const { unit } = useSettings();
   const words = (
     <>
       <span className={STATES[reason.asks].tone} aria-hidden>
         {STATES[reason.asks].shape}
       </span>{" "}
-      {reasonWords(reason)}
+      {reasonWords(reason, unit)}
     </>
   );
   const params = { id: engineId };

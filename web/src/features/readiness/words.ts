@@ -1,4 +1,6 @@
 import type { Schemas } from "../../api/client";
+import type { LashUnit } from "../../units/lash";
+import { say } from "../../words/said";
 
 type Reason = Schemas["ReadinessReason"];
 
@@ -10,18 +12,19 @@ function list(positions: readonly string[]): string {
 }
 
 /** One reason for or against the next event, as a person would say it. */
-export function reasonWords(r: Reason): string {
+export function reasonWords(r: Reason, unit: LashUnit): string {
+  const because = r.because ? say(r.because, unit) : "";
   const at = list(r.positions);
   switch (r.code) {
     case "OPEN_JOB":
     case "OPEN_ITEM":
-      return r.because ?? "";
+      return because;
     case "NO_SPRINGS":
       return "no springs are on record";
     case "SPRINGS_NEVER_TESTED":
       return "its springs were never tested";
     case "SPRING_CHANGE":
-      return `${at}'s spring: ${r.because}`;
+      return `${at}'s spring: ${because}`;
     case "SPRINGS_WATCH":
       return `springs to watch: ${at}`;
     case "VALVES_WITHOUT_SPRING":
@@ -35,13 +38,13 @@ export function reasonWords(r: Reason): string {
     case "LEFT_UNDONE":
       return `${at} was left undone or out of tolerance`;
     case "LASH_MOVES":
-      return `${at}'s lash: ${r.because}; find out why`;
+      return `${at}'s lash: ${because}; find out why`;
     case "LASH_MOVES_LOOKED_AT":
-      return `${at}'s lash: ${r.because}`;
+      return `${at}'s lash: ${because}`;
     case "TICKS_HOT":
       return `${at} ticks when hot: find out why`;
     case "LIFTER_CHANGE":
-      return `${at}'s lifter: ${r.because}`;
+      return `${at}'s lifter: ${because}`;
     case "LIFTERS_WATCH":
       return `lifters to watch: ${at}`;
   }

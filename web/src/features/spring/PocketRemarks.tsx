@@ -3,6 +3,7 @@ import { useSettings } from "../../shell/settings";
 import { Notice } from "../../ui/Notice";
 import type { LashUnit } from "../../units/lash";
 import { heightText, heightUnit, loadText, loadUnit } from "../../units/load";
+import { say } from "../../words/said";
 
 const WEIGHT = { KNOW: "know", ASK: "ask", STOP: "stop" } as const;
 
@@ -24,8 +25,8 @@ export function PocketRemarks({ fit, links }: PocketRemarksProps) {
         </p>
       )}
       {fit.remarks.map((r) => (
-        <Notice key={r.words} tone={WEIGHT[r.weight]}>
-          {r.words}
+        <Notice key={r.said.code} tone={WEIGHT[r.weight]}>
+          {say(r.said, unit)}
         </Notice>
       ))}
     </>

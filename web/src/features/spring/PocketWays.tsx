@@ -1,5 +1,6 @@
 import { useSettings } from "../../shell/settings";
 import { heightText, heightUnit, loadText, loadUnit } from "../../units/load";
+import { wayText } from "../../words/adjust";
 import type { Pocket } from "./PocketsPage";
 
 interface PocketWaysProps {
@@ -31,7 +32,7 @@ export function PocketWays({ pocket, picked, onPick }: PocketWaysProps) {
       </thead>
       <tbody>
         {pocket.ways.map(({ way, fit }, i) => (
-          <tr key={way.words} className={`border-t border-hair ${i === picked ? "bg-raised" : ""}`}>
+          <tr key={wayText(way, unit)} className={`border-t border-hair ${i === picked ? "bg-raised" : ""}`}>
             <td>
               <button
                 type="button"
@@ -39,7 +40,7 @@ export function PocketWays({ pocket, picked, onPick }: PocketWaysProps) {
                 onClick={() => onPick(i)}
                 className={`min-h-11 text-left underline ${i === picked ? "font-semibold" : ""}`}
               >
-                {way.words}
+                {wayText(way, unit)}
               </button>
             </td>
             {[

@@ -13,6 +13,7 @@ import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { nth } from "../../ui/nth";
 import { heightText, heightUnit, loadText, loadUnit, readHeight } from "../../units/load";
+import { wayText } from "../../words/adjust";
 import { LoadDrawing } from "./LoadDrawing";
 import { PocketRemarks } from "./PocketRemarks";
 import { PocketWays } from "./PocketWays";
@@ -213,7 +214,7 @@ function PocketForm({ engineId, pocket, onNext }: PocketFormProps) {
         <LoadDrawing
           springs={[
             { ...now, name: "as measured", fit: pocket.fit, main: true },
-            ...(way ? [{ ...now, name: way.way.words, fit: way.fit }] : []),
+            ...(way ? [{ ...now, name: wayText(way.way, unit), fit: way.fit }] : []),
           ]}
         />
       </div>

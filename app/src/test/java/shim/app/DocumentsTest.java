@@ -26,6 +26,7 @@ import shim.app.spring.SpringRules.SpringRulesSheet;
 import shim.core.engine.EngineSheet;
 import shim.core.lash.RoundStory;
 import shim.core.spring.SpringSheet;
+import shim.core.unit.Said;
 
 /** What was stored once is read for ever: kept samples of every kind in every version. */
 class DocumentsTest extends ApiTest {
@@ -92,7 +93,8 @@ class DocumentsTest extends ApiTest {
             .getContentAsString(StandardCharsets.UTF_8);
     assertThat(documents.read(Kind.ROUND_LOOKS, story, RoundStory.Look[].class))
         .singleElement()
-        .returns("2I left at 0.0130, under the lowest allowed 0.0140", RoundStory.Look::words)
+        .returns(
+            Said.kept("2I left at 0.0130, under the lowest allowed 0.0140"), RoundStory.Look::said)
         .returns(null, RoundStory.Look::about);
   }
 

@@ -65,8 +65,9 @@ class PocketApiTest extends ApiTest {
     assertThat((Boolean) at(after, "3E", "within")).isFalse();
     assertThat((String) at(after, "3E", "fitting.retainer")).isEqualTo("10 degree");
     assertThat((String) at(after, "3E", "fitting.locks")).isEqualTo("+0.050");
-    List<String> ways = JsonPath.read(after, "$.pockets[?(@.position=='3E')].ways[*].way.words");
-    assertThat(ways).isNotEmpty().anyMatch(w -> w.contains("0.015 + 0.030"));
+    List<List<Double>> ways =
+        JsonPath.read(after, "$.pockets[?(@.position=='3E')].ways[*].way.shimsIn");
+    assertThat(ways).contains(List.of(0.015, 0.030));
     double seatThere = ((Number) at(after, "3E", "ways[0].fit.seatLbf")).doubleValue();
     assertThat(seatThere)
         .as("a way nearer to the target brings the seat load back")
@@ -89,7 +90,7 @@ class PocketApiTest extends ApiTest {
         .hasPathSatisfying("$[1].kinds[0].fit.seatLbf", p -> p.assertThat().isEqualTo(260.0));
     assertThat(post(path, "{\"sheets\":[" + STIFF + "],\"liftIntakeIn\":0.68}"))
         .bodyJson()
-        .extractingPath("$[0].kinds[0].fit.remarks[?(@.weight=='STOP')].words")
+        .extractingPath("$[0].kinds[0].fit.remarks[?(@.weight=='STOP')].said")
         .asArray()
         .hasSize(1);
     assertThat(post(path, "{\"sheets\":[" + DUAL + ",{\"name\":\"blank\"}]}"))

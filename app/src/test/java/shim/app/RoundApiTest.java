@@ -47,7 +47,8 @@ class RoundApiTest extends ApiTest {
   void aReadingSaysAtOnceInOrOutAndHowFarToTurn() {
     read(round, "1I", "FOUND", "0.026");
     assertThat(of(round, "1I", ".foundVerdict")).isEqualTo("WIDE");
-    assertThat(of(round, "1I", ".turn.words")).isEqualTo("tighten 35°");
+    assertThat(of(round, "1I", ".turn.direction")).isEqualTo("TIGHTEN");
+    assertThat(of(round, "1I", ".turn.degrees")).isEqualTo(35);
     assertThat(of(round, "1I", ".status")).isEqualTo("FOUND");
     read(round, "1I", "LEFT", "0.018");
     assertThat(of(round, "1I", ".status")).isEqualTo("DONE");
@@ -155,7 +156,7 @@ class RoundApiTest extends ApiTest {
     assertThat(of(round, "3E", ".status")).isEqualTo("FOUND");
     assertThat(get("/api/rounds/" + round))
         .bodyJson()
-        .extractingPath("$.story.first[0].words")
+        .extractingPath("$.story.first[0].said.name")
         .asString()
         .contains("spring broken");
   }

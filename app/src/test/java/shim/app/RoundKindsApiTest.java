@@ -66,9 +66,9 @@ class RoundKindsApiTest extends ApiTest {
     read(round, turns("1I", "FOUND", "0.25"));
     assertThat(get("/api/rounds/" + round))
         .bodyJson()
-        .extractingPath("$.valves[?(@.position=='1I')].preload.words")
+        .extractingPath("$.valves[?(@.position=='1I')].preload.changeTurns")
         .asArray()
-        .containsExactly("tighten 90°");
+        .containsExactly(0.25);
     assertThat(put(reading(round), turns("1I", "LEFT", "1.5")))
         .hasStatus(422)
         .bodyJson()

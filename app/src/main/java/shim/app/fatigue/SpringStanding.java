@@ -3,6 +3,7 @@ package shim.app.fatigue;
 import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -13,6 +14,7 @@ import shim.app.fatigue.SpringViews.SpringAt;
 import shim.core.engine.Position;
 import shim.core.fatigue.Reason;
 import shim.core.fatigue.Verdict;
+import shim.core.unit.Said;
 
 /** How an engine's springs stand, for other features. */
 @Service
@@ -34,7 +36,7 @@ public class SpringStanding {
   /**
    * One spring in its place.
    *
-   * @param words its first reason
+   * @param because its first reason
    * @param readsLow it reads lower than its set or its limit
    * @param tested it was read at least once
    * @param openLbf load it puts on the lifter's side of the valve at full lift, lbf
@@ -43,7 +45,7 @@ public class SpringStanding {
       Position position,
       String mark,
       Verdict verdict,
-      String words,
+      Optional<Said> because,
       boolean readsLow,
       boolean tested,
       double openLbf) {}
@@ -69,7 +71,7 @@ public class SpringStanding {
         s.position(),
         s.mark(),
         s.said().verdict(),
-        reasons.isEmpty() ? "" : reasons.get(0).words(),
+        reasons.stream().findFirst().map(Reason::said),
         s.said().verdict() != Verdict.RUN
             && reasons.stream().anyMatch(r -> READS_LOW.contains(r.kind())),
         s.said().tests() > 0,

@@ -124,7 +124,7 @@ public class TestArchive {
                     s.mark(),
                     s.said().verdict().name(),
                     s.said().lossNow().mid(),
-                    s.said().reasons().get(0).words()))
+                    s.said().reasons().get(0).kind().name()))
         .toList();
   }
 }

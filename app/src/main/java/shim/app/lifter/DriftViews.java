@@ -14,6 +14,7 @@ import shim.core.engine.Layout;
 import shim.core.engine.Position;
 import shim.core.lash.Growth;
 import shim.core.stats.Range;
+import shim.core.unit.Said;
 
 /** The drift analysis as the API tells it. Thou, engine hours, thou per hour. */
 final class DriftViews {
@@ -43,7 +44,7 @@ final class DriftViews {
   /**
    * One valve.
    *
-   * @param words what it shows, in one line
+   * @param said what it shows
    * @param thouPerHour above zero: opening
    * @param begunLow engine hours; all begins about as likely lie between low and high
    */
@@ -51,7 +52,7 @@ final class DriftViews {
       Position position,
       ValveDrift.Strength strength,
       ValveDrift.Signal signal,
-      String words,
+      Said said,
       DriftChance chance,
       double sum,
       @Nullable ThouRange thouPerHour,
@@ -74,7 +75,10 @@ final class DriftViews {
       int compared) {}
 
   /** A rate shared by a group of valves. */
-  record TrendView(CommonStory.Group group, ThouRange thouPerHour, boolean clear, String words) {}
+  record TrendView(CommonStory.Group group, ThouRange thouPerHour, boolean clear, Said said) {}
+
+  /** A round that read off at every valve; thou, above zero wide. */
+  record OffRoundView(String round, double engineHours, double thou, Said said) {}
 
   /** How much one person reads above the middle of all, thou. */
   record HandView(String hand, double thou) {}
@@ -91,7 +95,7 @@ final class DriftViews {
       List<RoundShiftView> rounds,
       List<TrendView> trends,
       List<HandView> hands,
-      List<CommonStory.OffRound> offRounds,
+      List<OffRoundView> offRounds,
       boolean growthKnown,
       double scatter,
       double watchAt,
@@ -111,12 +115,14 @@ final class DriftViews {
                         new ThouRange(
                             t.thouPerHour().low(), t.thouPerHour().mid(), t.thouPerHour().high()),
                         t.clear(),
-                        t.words()))
+                        t.said()))
             .toList(),
         story.handThou().entrySet().stream()
             .map(e -> new HandView(e.getKey(), e.getValue()))
             .toList(),
-        story.offRounds(),
+        story.offRounds().stream()
+            .map(o -> new OffRoundView(o.round(), o.engineHours(), o.thou(), o.said()))
+            .toList(),
         growth.byKind().size() == 2,
         drift.scatter(),
         rules.watchAt(),
@@ -142,7 +148,7 @@ final class DriftViews {
         v.position(),
         v.strength(),
         v.signal(),
-        v.words(),
+        v.said(),
         DriftChance.of(v.probability()),
         v.sum(),
         ThouRange.of(v.thouPerHour()),

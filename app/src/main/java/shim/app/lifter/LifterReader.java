@@ -333,7 +333,7 @@ class LifterReader {
                     l.shortThou().orElse(null),
                     l.grade().map(Grade::word).orElse(null),
                     l.grade().map(Grade::level).orElse(null),
-                    l.words()))
+                    l.said()))
         .toList();
   }
 }

@@ -1,6 +1,7 @@
 package shim.app.lifter;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -9,7 +10,9 @@ import shim.app.lifter.LifterViews.ValveChain;
 import shim.core.drift.ValveDrift;
 import shim.core.engine.Position;
 import shim.core.fatigue.Verdict;
+import shim.core.lifter.LifterReason;
 import shim.core.lifter.Symptom;
+import shim.core.unit.Said;
 
 /** How an engine's lifters and the drift of its lash stand, for other features. */
 @Service
@@ -24,17 +27,17 @@ public class LifterStanding {
   /**
    * One valve.
    *
-   * @param words the lifter's first reason
-   * @param drift what the lash shows, in words
+   * @param because the lifter's first reason
+   * @param drift what the lash shows
    * @param looked somebody has looked since
    * @param noisy it ticks when hot
    */
   public record Standing(
       Position position,
       Verdict verdict,
-      String words,
+      Optional<Said> because,
       ValveDrift.Strength strength,
-      String drift,
+      Said drift,
       boolean looked,
       boolean noisy) {}
 
@@ -50,9 +53,9 @@ public class LifterStanding {
     return new Standing(
         v.position(),
         v.verdict(),
-        v.reasons().isEmpty() ? "" : v.reasons().get(0).words(),
+        v.reasons().stream().findFirst().map(LifterReason::said),
         v.drift().strength(),
-        v.drift().words(),
+        v.drift().said(),
         begun != null && v.seen().stream().anyMatch(s -> s.engineHours() >= begun),
         v.symptoms().contains(Symptom.NOISE));
   }

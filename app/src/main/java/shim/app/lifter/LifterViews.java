@@ -14,6 +14,7 @@ import shim.core.lifter.Level;
 import shim.core.lifter.LifterReason;
 import shim.core.lifter.Look;
 import shim.core.lifter.Symptom;
+import shim.core.unit.Said;
 
 /** Lifters and valves as the API shows them. */
 final class LifterViews {
@@ -118,7 +119,7 @@ final class LifterViews {
       @Nullable Double shortThou,
       @Nullable String grade,
       @Nullable Level level,
-      String words) {}
+      Said said) {}
 
   /** Everything about an engine's lifters. */
   record EngineLifters(

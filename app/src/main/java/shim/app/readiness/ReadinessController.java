@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
 import shim.core.engine.Position;
 import shim.core.readiness.Readiness;
+import shim.core.unit.Said;
 
 /** Is this engine ready for its next event? */
 @RestController
@@ -34,7 +35,7 @@ class ReadinessController {
       Readiness.State asks,
       List<Position> positions,
       @Nullable Double hours,
-      @Nullable String because,
+      @Nullable Said because,
       @Nullable String reference) {}
 
   /** One area in the picture: its worst state and how many reasons. */
@@ -86,7 +87,7 @@ class ReadinessController {
         r.code().asks(),
         r.positions(),
         r.hours().isPresent() ? r.hours().getAsDouble() : null,
-        r.because().isEmpty() ? null : r.because(),
+        r.because().orElse(null),
         r.reference().orElse(null));
   }
 }

@@ -54,12 +54,12 @@ class ReadinessReader {
   }
 
   private static Standing.Spring spring(SpringStanding.Standing s) {
-    return new Standing.Spring(s.position(), s.verdict(), s.words(), s.tested());
+    return new Standing.Spring(s.position(), s.verdict(), s.because(), s.tested());
   }
 
   private static Standing.Lifter lifter(LifterStanding.Standing v) {
     return new Standing.Lifter(
-        v.position(), v.verdict(), v.words(), v.strength(), v.drift(), v.looked(), v.noisy());
+        v.position(), v.verdict(), v.because(), v.strength(), v.drift(), v.looked(), v.noisy());
   }
 
   private static Optional<String> id(@Nullable UUID id) {

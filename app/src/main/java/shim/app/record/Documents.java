@@ -3,6 +3,7 @@ package shim.app.record;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Component;
+import shim.core.unit.Said;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -26,8 +27,11 @@ public class Documents {
     LIFTER_RULES,
     CHANGE_RULES,
     JOB_PLAN,
-    /** What was said of a round when it was signed; at first its whole story was kept. */
-    ROUND_LOOKS(List.of(d -> d.isArray() ? d : d.path("first")));
+    /**
+     * What was said of a round when it was signed; at first its whole story was kept, and until
+     * version 2 in words.
+     */
+    ROUND_LOOKS(List.of(d -> d.isArray() ? d : d.path("first"), Documents::wordsAsSaid));
 
     private final List<UnaryOperator<JsonNode>> steps;
 
@@ -51,6 +55,19 @@ public class Documents {
       }
       return d;
     }
+  }
+
+  /** Each line's words become something said that was kept. */
+  private static JsonNode wordsAsSaid(JsonNode looks) {
+    for (JsonNode look : looks) {
+      if (look instanceof ObjectNode line && line.has("words")) {
+        ObjectNode said = line.putObject("said");
+        said.put("code", Said.KEPT);
+        said.putObject("figures");
+        said.set("name", line.remove("words"));
+      }
+    }
+    return looks;
   }
 
   private final JsonMapper json;

@@ -82,4 +82,26 @@ final class ApiDocument {
     }
     return root.path("nothing");
   }
+
+  /**
+   * Where a number is promised and what is there is none: a figure without an end, or no figure.
+   */
+  boolean endless(JsonNode answer, JsonNode schema) {
+    JsonNode s = resolve(schema);
+    if (answer.isString()) {
+      return s.path("type").toString().contains("number")
+          && answer.asString().matches("NaN|-?Infinity");
+    }
+    if (answer.isArray()) {
+      return answer.valueStream().anyMatch(a -> endless(a, s.path("items")));
+    }
+    return answer.isObject()
+        && answer.properties().stream()
+            .anyMatch(
+                p -> {
+                  JsonNode own = s.path("properties").path(p.getKey());
+                  return endless(
+                      p.getValue(), own.isMissingNode() ? s.path("additionalProperties") : own);
+                });
+  }
 }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
 import org.hipparchus.linear.ArrayRealVector;
@@ -13,6 +12,7 @@ import shim.core.drift.LashDrift.RoundShift;
 import shim.core.stats.Normal;
 import shim.core.stats.Range;
 import shim.core.stats.Robust;
+import shim.core.unit.Said;
 
 /**
  * What all valves did alike over the season. The offset of each round is the sum of what its hand
@@ -43,18 +43,37 @@ public record CommonStory(
 
   /** What moves together. */
   public enum Group {
-    ALL("all valves"),
-    EXHAUSTS("the exhausts against the intakes"),
-    SECOND_BANK("the second bank against the first");
+    ALL,
+    /** The exhausts against the intakes. */
+    EXHAUSTS,
+    /** The second bank against the first. */
+    SECOND_BANK
+  }
 
-    private final String words;
+  /** What a group or a round is said to do: opening or wide above zero. */
+  public enum Code implements Said.Code {
+    ALL_MOVE("thouPerHour"),
+    EXHAUSTS_MOVE("thouPerHour"),
+    SECOND_BANK_MOVES("thouPerHour"),
+    NOTHING_OF_ALL,
+    NOTHING_OF_EXHAUSTS,
+    NOTHING_OF_SECOND_BANK,
+    ROUND_READ_OFF("atHours", "thou");
 
-    Group(String words) {
-      this.words = words;
+    private final List<String> figures;
+
+    Code(String... figures) {
+      this.figures = List.of(figures);
     }
 
-    public String words() {
-      return words;
+    @Override
+    public List<String> figures() {
+      return figures;
+    }
+
+    @Override
+    public String area() {
+      return "COMMON";
     }
   }
 
@@ -63,12 +82,34 @@ public record CommonStory(
    *
    * @param thouPerHour above zero: opening; 80 %
    * @param clear far enough from none to be worth a line
-   * @param words what it is and what to think of first
    */
-  public record Trend(Group group, Range thouPerHour, boolean clear, String words) {}
+  public record Trend(Group group, Range thouPerHour, boolean clear) {
+    /** What it is, for a technician. */
+    public Said said() {
+      if (!clear) {
+        return Said.of(
+            switch (group) {
+              case ALL -> Code.NOTHING_OF_ALL;
+              case EXHAUSTS -> Code.NOTHING_OF_EXHAUSTS;
+              case SECOND_BANK -> Code.NOTHING_OF_SECOND_BANK;
+            });
+      }
+      return Said.of(
+          switch (group) {
+            case ALL -> Code.ALL_MOVE;
+            case EXHAUSTS -> Code.EXHAUSTS_MOVE;
+            case SECOND_BANK -> Code.SECOND_BANK_MOVES;
+          },
+          thouPerHour.mid());
+    }
+  }
 
   /** A round that read off at every valve. */
-  public record OffRound(String round, double engineHours, double thou, String words) {}
+  public record OffRound(String round, double engineHours, double thou) {
+    public Said said() {
+      return Said.of(Code.ROUND_READ_OFF, engineHours, thou);
+    }
+  }
 
   public CommonStory {
     trends = List.copyOf(trends);
@@ -144,27 +185,7 @@ public record CommonStory(
       double hours = rounds.get(rounds.size() - 1).engineHours() - rounds.get(0).engineHours();
       boolean clear = Math.abs(rate) > CLEAR * sd && Math.abs(rate) * hours >= WORTH_THOU;
       Range range = new Normal(rate, sd).eighty();
-      return new Trend(group, range, clear, words(group, rate, clear));
-    }
-
-    private static String words(Group group, double rate, boolean clear) {
-      String moved =
-          String.format(
-              Locale.ROOT,
-              "%s %s %.2f thou/h",
-              group.words(),
-              rate > 0 ? "open" : "close",
-              Math.abs(rate));
-      if (!clear) {
-        return group.words() + ": no rate that stands out of hand, leaf and temperature";
-      }
-      return switch (group) {
-        case ALL -> moved + ": growth, gasket or a wrong temperature state before wear";
-        case EXHAUSTS ->
-            moved
-                + (rate < 0 ? ": exhaust seats sinking, if it goes on" : ": intake seats, or heat");
-        case SECOND_BANK -> moved + ": a head or gasket settling, or one bank read warmer";
-      };
+      return new Trend(group, range, clear);
     }
 
     List<OffRound> offRounds() {
@@ -175,18 +196,7 @@ public record CommonStory(
       for (RoundShift r : rounds) {
         double off = leftOver(r) - middle;
         if (Math.abs(off) >= Math.max(ODD_THOU, 3 * usual)) {
-          result.add(
-              new OffRound(
-                  r.name(),
-                  r.engineHours(),
-                  off,
-                  String.format(
-                      Locale.ROOT,
-                      "the round at %.1f h read %.1f thou %s at every valve: temperature, hand or"
-                          + " leaf; no valve is blamed for it",
-                      r.engineHours(),
-                      Math.abs(off),
-                      off > 0 ? "wide" : "tight")));
+          result.add(new OffRound(r.name(), r.engineHours(), off));
         }
       }
       return result;

@@ -1,13 +1,13 @@
 package shim.core.drift;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.Position;
 import shim.core.stats.Range;
+import shim.core.unit.Said;
 
 /**
  * What the rounds say of one valve, its kind's and bank's common part taken off.
@@ -97,38 +97,61 @@ public record ValveDrift(
     return Objects.requireNonNull(thouPerHour);
   }
 
-  /** What it shows, in one line for a technician. */
-  public String words() {
+  /** What a valve's lash can be said to do; {@code sure} is one of a finding, zero of a watch. */
+  public enum Code implements Said.Code {
+    UNKNOWN,
+    STEADY,
+    OPENING("sure", "thouPerHour", "sinceHours", "fromHours", "toHours", "movedThou"),
+    CLOSING("sure", "thouPerHour", "sinceHours", "fromHours", "toHours", "movedThou"),
+    WENT_WIDE("sure", "movedThou", "fromHours", "toHours"),
+    WENT_TIGHT("sure", "movedThou", "fromHours", "toHours");
+
+    private final List<String> figures;
+
+    Code(String... figures) {
+      this.figures = List.of(figures);
+    }
+
+    @Override
+    public List<String> figures() {
+      return figures;
+    }
+
+    @Override
+    public String area() {
+      return "LASH";
+    }
+  }
+
+  /** What it shows. */
+  public Said said() {
     return switch (strength) {
-      case UNKNOWN -> "not enough rounds in one temperature state to compare yet";
-      case STEADY -> "as it was, within what leaves can tell";
-      case WATCH -> "perhaps " + changed();
-      case FINDING -> changed();
+      case UNKNOWN -> Said.of(Code.UNKNOWN);
+      case STEADY -> Said.of(Code.STEADY);
+      case WATCH -> changed(0);
+      case FINDING -> changed(1);
     };
   }
 
-  private String changed() {
+  private Said changed(double sure) {
     Begun b = begun.orElseThrow();
-    Range moved = moved();
+    double moved = Math.abs(moved().mid());
     if (signal.steps()) {
-      return String.format(
-          Locale.ROOT,
-          "went %s by %.1f thou once, between %.1f and %.1f h",
-          signal.opens() ? "wide" : "tight",
-          Math.abs(moved.mid()),
+      return Said.of(
+          signal.opens() ? Code.WENT_WIDE : Code.WENT_TIGHT,
+          sure,
+          moved,
           b.lowHours(),
           b.highHours());
     }
-    double rate = rate().mid();
-    return String.format(
-        Locale.ROOT,
-        "%s %.1f thou an hour since about %.1f h (%.1f to %.1f), %.1f thou in all",
-        signal.opens() ? "opening" : "closing",
-        Math.abs(rate),
+    return Said.of(
+        signal.opens() ? Code.OPENING : Code.CLOSING,
+        sure,
+        Math.abs(rate().mid()),
         b.likeliestHours(),
         b.lowHours(),
         b.highHours(),
-        Math.abs(moved.mid()));
+        moved);
   }
 
   /** The greater of the two sums of a drift now. */

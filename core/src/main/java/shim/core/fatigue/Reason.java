@@ -1,23 +1,46 @@
 package shim.core.fatigue;
 
+import java.util.List;
+import shim.core.unit.Said;
+
 /**
- * One reason of a verdict, in words and numbers.
+ * One reason of a verdict.
  *
  * @param asks the verdict this reason alone would give
  */
-public record Reason(Kind kind, Verdict asks, String words) {
-  /** What kind of reason. */
-  public enum Kind {
-    LOSS,
-    LEAST_LOAD,
-    LIFE,
-    OWN_WAY,
+public record Reason(Kind kind, Verdict asks, Said said) {
+  /** What kind of reason, with its figures; shares and chances of one. */
+  public enum Kind implements Said.Code {
+    LOSS("now", "next", "nextLow", "nextHigh", "chance", "limit"),
+    LEAST_LOAD("nextLbf", "chance", "leastLbf"),
+    LIFE("hours", "lifeHours"),
     SUDDEN,
-    READ_AGAIN,
-    ODD_ONE_OUT,
-    BATCH,
+    READ_AGAIN("sd"),
+    BATCH("brokeHours", "hours"),
+    OWN_WAY("chance"),
+    ODD_ONE_OUT("z"),
     OVER_REV,
-    LITTLE_KNOWN,
-    NO_CHECK_SPRING
+    LITTLE_KNOWN("tests"),
+    NO_CHECK_SPRING;
+
+    private final List<String> figures;
+
+    Kind(String... figures) {
+      this.figures = List.of(figures);
+    }
+
+    @Override
+    public List<String> figures() {
+      return figures;
+    }
+
+    @Override
+    public String area() {
+      return "SPRING";
+    }
+  }
+
+  static Reason of(Kind kind, Verdict asks, double... figures) {
+    return new Reason(kind, asks, Said.of(kind, figures));
   }
 }

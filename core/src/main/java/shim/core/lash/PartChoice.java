@@ -3,8 +3,6 @@ package shim.core.lash;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import shim.core.engine.Adjuster;
 
 /**
@@ -14,10 +12,10 @@ import shim.core.engine.Adjuster;
  *
  * @param wantedSizeIn size that would give the target exactly, inch
  * @param options sizes to be had, nearest lash first
+ * @param right what is in is within tolerance
  * @param oneOff no size to be had comes within tolerance
- * @param words the advice
  */
-public record PartChoice(double wantedSizeIn, List<Option> options, boolean oneOff, String words) {
+public record PartChoice(double wantedSizeIn, List<Option> options, boolean right, boolean oneOff) {
 
   /** A size to be had and the lash it would give; inch. */
   public record Option(double sizeIn, double lashIn, boolean withinTolerance) {}
@@ -63,20 +61,12 @@ public record PartChoice(double wantedSizeIn, List<Option> options, boolean oneO
             .map(s -> option(s, foundIn + perSize * (s - presentIn), target))
             .sorted(Comparator.comparingDouble(o -> Math.abs(o.lashIn() - target.targetIn())))
             .toList();
-    Optional<Option> best = options.stream().filter(Option::withinTolerance).findFirst();
+    boolean anyFits = options.stream().anyMatch(Option::withinTolerance);
     boolean right = target.judge(foundIn) == LashTarget.Verdict.IN;
-    String words = right ? "what is in is right" : words(wanted, best.orElse(null));
-    return new PartChoice(wanted, options, !right && best.isEmpty(), words);
+    return new PartChoice(wanted, options, right, !right && !anyFits);
   }
 
   private static Option option(double sizeIn, double lashIn, LashTarget target) {
     return new Option(sizeIn, lashIn, target.judge(lashIn) == LashTarget.Verdict.IN);
-  }
-
-  private static String words(double wantedIn, @Nullable Option best) {
-    return best == null
-        ? String.format(Locale.ROOT, "none to hand fits: a one-off of %.4f in is wanted", wantedIn)
-        : String.format(
-            Locale.ROOT, "fit %.4f in for a lash of %.4f", best.sizeIn(), best.lashIn());
   }
 }

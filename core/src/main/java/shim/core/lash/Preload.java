@@ -17,7 +17,6 @@ import shim.core.unit.Figures;
  * @param totalIn the lifter's whole plunger travel, inch
  * @param hotTravelIn travel left when hot: growth g at the valve takes g / r off; inch
  * @param verdict in, light or deep, against an eighth of a turn
- * @param words what to do
  */
 public record Preload(
     double foundTurns,
@@ -27,8 +26,7 @@ public record Preload(
     double foundTravelIn,
     double totalIn,
     double hotTravelIn,
-    Verdict verdict,
-    String words) {
+    Verdict verdict) {
 
   /** How a preload stands to the wanted one. */
   public enum Verdict {
@@ -60,8 +58,7 @@ public record Preload(
     double hot = travel - growthIn / drive.ratio(kind);
     double change = wanted - foundTurns;
     Verdict verdict = verdict(change, found, total);
-    return new Preload(
-        foundTurns, wanted, change, travel, found, total, hot, verdict, words(verdict, change));
+    return new Preload(foundTurns, wanted, change, travel, found, total, hot, verdict);
   }
 
   /** Refuses a preload that would bottom the plunger. */
@@ -102,14 +99,5 @@ public record Preload(
       return Verdict.IN;
     }
     return changeTurns > 0 ? Verdict.LIGHT : Verdict.DEEP;
-  }
-
-  private static String words(Verdict verdict, double changeTurns) {
-    return switch (verdict) {
-      case IN -> "preload is right";
-      case BOTTOMED -> "the plunger is bottomed: back off to zero lash and set it anew";
-      case LIGHT -> String.format(Locale.ROOT, "tighten %d°", Math.round(changeTurns * 72) * 5);
-      case DEEP -> String.format(Locale.ROOT, "loosen %d°", Math.round(-changeTurns * 72) * 5);
-    };
   }
 }

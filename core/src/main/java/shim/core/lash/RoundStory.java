@@ -5,12 +5,13 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
 import shim.core.stats.Robust;
+import shim.core.unit.Said;
 
 /**
  * What one round says by itself: how each kind of valve moved since last time, who is out, what the
@@ -49,7 +50,34 @@ public record RoundStory(
    * @param about null where it was kept before this was written down
    */
   public record Look(
-      @Nullable About about, Weight weight, @Nullable Position position, String words) {}
+      @Nullable About about, Weight weight, @Nullable Position position, Said said) {}
+
+  /** What can be said of a round by itself. */
+  public enum Code implements Said.Code {
+    /** Named by what was seen. */
+    SEEN,
+    NOT_DONE,
+    UNDER_FLOOR("leftIn", "floorIn"),
+    OUTSIDE("leftIn", "targetIn", "toleranceIn"),
+    ALL_MOVED("intakesThou", "exhaustsThou"),
+    EXHAUSTS_CLOSED("thou");
+
+    private final List<String> figures;
+
+    Code(String... figures) {
+      this.figures = List.of(figures);
+    }
+
+    @Override
+    public List<String> figures() {
+      return figures;
+    }
+
+    @Override
+    public String area() {
+      return "ROUND";
+    }
+  }
 
   /** What a line is about. */
   public enum About {
@@ -103,26 +131,11 @@ public record RoundStory(
     if (Math.abs(in) >= COMMON_IN && Math.abs(ex) >= COMMON_IN && in * ex > 0) {
       return List.of(
           new Look(
-              About.TOGETHER,
-              Weight.SOON,
-              null,
-              String.format(
-                  Locale.ROOT,
-                  "intakes and exhausts all moved the same way (%+.1f and %+.1f thou): temperature,"
-                      + " hand or leaf before wear",
-                  in * 1000,
-                  ex * 1000)));
+              About.TOGETHER, Weight.SOON, null, Said.of(Code.ALL_MOVED, in * 1000, ex * 1000)));
     }
     return ex <= -COMMON_IN
         ? List.of(
-            new Look(
-                About.TOGETHER,
-                Weight.SOON,
-                null,
-                String.format(
-                    Locale.ROOT,
-                    "the exhausts as a whole closed %.1f thou: seats sinking, if it goes on",
-                    -ex * 1000)))
+            new Look(About.TOGETHER, Weight.SOON, null, Said.of(Code.EXHAUSTS_CLOSED, -ex * 1000)))
         : List.of();
   }
 
@@ -130,14 +143,12 @@ public record RoundStory(
     List<Look> looks = new ArrayList<>();
     if (v.finding() != null) {
       looks.add(
-          new Look(About.SEEN, Weight.FIRST, v.position(), v.position() + ": " + v.finding()));
+          new Look(About.SEEN, Weight.FIRST, v.position(), Said.of(Code.SEEN).named(v.finding())));
     }
     if (v.leftIn() == null) {
-      looks.add(
-          new Look(About.NOT_DONE, Weight.SOON, v.position(), v.position() + " was not done"));
+      looks.add(new Look(About.NOT_DONE, Weight.SOON, v.position(), Said.of(Code.NOT_DONE)));
       return looks;
     }
-    String left = String.format(Locale.ROOT, "%s left at %.4f", v.position(), v.leftIn());
     switch (v.target().judge(v.leftIn())) {
       case BELOW_FLOOR ->
           looks.add(
@@ -145,23 +156,16 @@ public record RoundStory(
                   About.LEFT_OUT,
                   Weight.FIRST,
                   v.position(),
-                  String.format(
-                      Locale.ROOT,
-                      "%s, under the lowest allowed %.4f",
-                      left,
-                      v.target().floorIn())));
+                  Said.of(
+                      Code.UNDER_FLOOR, v.leftIn(), Objects.requireNonNull(v.target().floorIn()))));
       case TIGHT, WIDE ->
           looks.add(
               new Look(
                   About.LEFT_OUT,
                   Weight.FIRST,
                   v.position(),
-                  String.format(
-                      Locale.ROOT,
-                      "%s, outside %.4f ± %.4f",
-                      left,
-                      v.target().targetIn(),
-                      v.target().toleranceIn())));
+                  Said.of(
+                      Code.OUTSIDE, v.leftIn(), v.target().targetIn(), v.target().toleranceIn())));
       case IN -> {}
     }
     return looks;

@@ -1,7 +1,6 @@
 package shim.core.lash;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.Adjuster;
@@ -16,7 +15,6 @@ import shim.core.engine.AdjusterThread;
  * @param fraction the plain fraction where one is close, such as {@code 1/8}
  * @param leavesIn lash the rounded turn should leave, inch
  * @param perFiveDegreesIn lash one 5-degree step makes, inch
- * @param words the whole in words
  */
 public record Turn(
     double exactTurns,
@@ -24,8 +22,7 @@ public record Turn(
     Direction direction,
     @Nullable String fraction,
     double leavesIn,
-    double perFiveDegreesIn,
-    String words) {
+    double perFiveDegreesIn) {
 
   /** Which way to turn. Tightening always closes lash. */
   public enum Direction {
@@ -91,8 +88,7 @@ public record Turn(
         direction,
         fraction.orElse(null),
         foundIn - turned * lashPerTurnIn,
-        lashPerTurnIn * STEP_DEG / 360,
-        words(direction, degrees, fraction));
+        lashPerTurnIn * STEP_DEG / 360);
   }
 
   private static Optional<String> near(double exact) {
@@ -106,18 +102,5 @@ public record Turn(
         .filter(f -> Math.abs(f.turns() - rest) * 360 <= CLOSE_DEG)
         .findFirst()
         .map(f -> whole > 0 ? whole + " " + f.name() : f.name());
-  }
-
-  private static String words(Direction direction, int degrees, Optional<String> fraction) {
-    return switch (direction) {
-      case LEAVE -> "less than a wrench can be turned: leave it";
-      case TIGHTEN, LOOSEN ->
-          String.format(
-              Locale.ROOT,
-              "%s %d°%s",
-              direction == Direction.TIGHTEN ? "tighten" : "loosen",
-              degrees,
-              fraction.map(f -> " (" + f + " turn)").orElse(""));
-    };
   }
 }

@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -16,6 +15,7 @@ import shim.core.drift.ValveDrift.Strength;
 import shim.core.engine.Lifter;
 import shim.core.fatigue.Verdict;
 import shim.core.stats.Range;
+import shim.core.unit.Said;
 
 /**
  * How one lifter stands: its worst finding, never an average.
@@ -58,24 +58,12 @@ public record LifterOutlook(
     trend(facts, toTrend).ifPresent(reasons::add);
     openLoad(facts).ifPresent(reasons::add);
     if (facts.overRevs() > 0) {
-      reasons.add(
-          new LifterReason(
-              LifterReason.Kind.OVER_REV,
-              Verdict.RUN,
-              facts.overRevs()
-                  + (facts.overRevs() == 1 ? " over-rev" : " over-revs")
-                  + " since it was fitted"));
+      reasons.add(LifterReason.of(LifterReason.Kind.OVER_REV, Verdict.RUN, facts.overRevs()));
     }
     if (facts.hours().isEmpty()) {
-      reasons.add(
-          new LifterReason(
-              LifterReason.Kind.NOT_ON_RECORD,
-              Verdict.RUN,
-              "no lifter is on record at this valve"));
+      reasons.add(LifterReason.of(LifterReason.Kind.NOT_ON_RECORD, Verdict.RUN));
     } else if (facts.seen().stream().noneMatch(s -> s.look().ofTheLifter())) {
-      reasons.add(
-          new LifterReason(
-              LifterReason.Kind.NOT_LOOKED_AT, Verdict.RUN, "never looked at since it was fitted"));
+      reasons.add(LifterReason.of(LifterReason.Kind.NOT_LOOKED_AT, Verdict.RUN));
     }
     reasons.sort(Comparator.comparing(LifterReason::asks).reversed());
     Verdict verdict =
@@ -96,13 +84,7 @@ public record LifterOutlook(
                 new LifterReason(
                     LifterReason.Kind.SEEN,
                     e.getValue().level().asks(),
-                    e.getKey().title()
-                        + " "
-                        + e.getValue().word()
-                        + ": "
-                        + e.getValue().means()
-                        + "; "
-                        + e.getValue().todo()))
+                    Said.of(LifterReason.Kind.SEEN).named(e.getKey().saying(e.getValue()))))
         .toList();
   }
 
@@ -130,23 +112,15 @@ public record LifterOutlook(
       return Optional.empty();
     }
     boolean over = left.getAsDouble() < 0;
-    String hours =
-        String.format(
-            Locale.ROOT,
-            "%.1f h of its %.1f h interval",
-            f.hours().getAsDouble(),
-            f.intervalHours().getAsDouble());
-    if (over) {
-      return why(LifterReason.Kind.INTERVAL, Verdict.CHANGE, hours + ": over it");
-    }
-    if (due.isPresent() && due.getAsInt() == 0) {
-      return why(
-          LifterReason.Kind.INTERVAL, Verdict.CHANGE, hours + ": the next event takes it over");
-    }
+    boolean next = due.isPresent() && due.getAsInt() == 0;
+    Verdict after = due.isPresent() && due.getAsInt() == 1 ? Verdict.WATCH : Verdict.RUN;
     return why(
-        LifterReason.Kind.INTERVAL,
-        due.isPresent() && due.getAsInt() == 1 ? Verdict.WATCH : Verdict.RUN,
-        hours);
+        over
+            ? LifterReason.Kind.OVER_INTERVAL
+            : next ? LifterReason.Kind.INTERVAL_AT_NEXT : LifterReason.Kind.INTERVAL,
+        over || next ? Verdict.CHANGE : after,
+        f.hours().getAsDouble(),
+        f.intervalHours().getAsDouble());
   }
 
   /** Hours until the lash has opened by what counts as worn, from the valve's own rate. */
@@ -181,25 +155,18 @@ public record LifterOutlook(
     ValveDrift d = signal.get();
     if (d.signal().steps() || d.strength() == Strength.WATCH || toTrend.isEmpty()) {
       return why(
-          LifterReason.Kind.TREND,
-          Verdict.WATCH,
-          "the lash of its valve "
-              + (d.signal().steps() ? "went wide once" : "may be opening")
-              + ": look before blaming it");
+          d.signal().steps() ? LifterReason.Kind.WENT_WIDE_ONCE : LifterReason.Kind.MAY_BE_OPENING,
+          Verdict.WATCH);
     }
     double next = f.comingHours().isEmpty() ? 0 : f.comingHours().get(0);
     double then = d.moved().mid() + d.rate().mid() * next;
     return why(
         LifterReason.Kind.TREND,
         then >= WORN_THOU && theirs >= THEIRS ? Verdict.CHANGE : Verdict.WATCH,
-        String.format(
-            Locale.ROOT,
-            "lash opened %.1f thou since %.1f h, %.1f by the end of the next event; over %.0f is a"
-                + " worn lobe or lifter",
-            d.moved().mid(),
-            d.begun().orElseThrow().likeliestHours(),
-            then,
-            WORN_THOU));
+        d.moved().mid(),
+        d.begun().orElseThrow().likeliestHours(),
+        then,
+        WORN_THOU);
   }
 
   /** Share of lifter and lobe among the causes, with all that was seen. */
@@ -217,14 +184,7 @@ public record LifterOutlook(
     if (limit == null || f.openLbf().isEmpty() || !(f.openLbf().getAsDouble() > limit)) {
       return Optional.empty();
     }
-    return why(
-        LifterReason.Kind.OPEN_LOAD,
-        Verdict.WATCH,
-        String.format(
-            Locale.ROOT,
-            "carries %.0f lbf open; over %.0f is much for its kind",
-            f.openLbf().getAsDouble(),
-            limit));
+    return why(LifterReason.Kind.OPEN_LOAD, Verdict.WATCH, f.openLbf().getAsDouble(), limit);
   }
 
   private static OptionalInt due(
@@ -243,7 +203,8 @@ public record LifterOutlook(
             : OptionalInt.of(Math.min(byInterval.getAsInt(), byTrend.getAsInt()));
   }
 
-  private static Optional<LifterReason> why(LifterReason.Kind kind, Verdict asks, String words) {
-    return Optional.of(new LifterReason(kind, asks, words));
+  private static Optional<LifterReason> why(
+      LifterReason.Kind kind, Verdict asks, double... figures) {
+    return Optional.of(LifterReason.of(kind, asks, figures));
   }
 }

@@ -1,7 +1,6 @@
 package shim.core.lifter;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import shim.core.drift.ValveDrift;
@@ -10,6 +9,8 @@ import shim.core.engine.CamCard;
 import shim.core.engine.Engine;
 import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
+import shim.core.unit.Figures;
+import shim.core.unit.Said;
 
 /** Lift at each valve against the card, and what it says beside the drift of its lash. */
 public final class LobeSurvey {
@@ -26,7 +27,7 @@ public final class LobeSurvey {
    * @param liftIn measured at zero lash, inch
    * @param wantedIn lobe lift × rocker ratio, inch; empty without a card
    * @param shortThou wanted less measured, thou
-   * @param words what it says, with the drift
+   * @param said what it says, with the drift
    */
   public record Line(
       Position position,
@@ -34,7 +35,33 @@ public final class LobeSurvey {
       Optional<Double> wantedIn,
       Optional<Double> shortThou,
       Optional<Grade> grade,
-      String words) {}
+      Said said) {}
+
+  /** What lift and lash say together; named by what the missing lift means. */
+  public enum Code implements Said.Code {
+    NO_CARD,
+    FULL_LIFT,
+    FULL_THOUGH_LASH_OPENS,
+    SHORT_LASH_STANDS("shortThou"),
+    SHORT_LASH_AGREES("shortThou", "openedThou"),
+    SHORT_LASH_DIFFERS("shortThou", "openedThou");
+
+    private final List<String> figures;
+
+    Code(String... figures) {
+      this.figures = List.of(figures);
+    }
+
+    @Override
+    public List<String> figures() {
+      return figures;
+    }
+
+    @Override
+    public String area() {
+      return "LOBE";
+    }
+  }
 
   /** Lift the card promises at a valve at zero lash, inch. */
   public static Optional<Double> wantedIn(Engine engine, ValveKind kind) {
@@ -58,32 +85,25 @@ public final class LobeSurvey {
     Optional<Double> wanted = wantedIn(engine, p.kind());
     Optional<Double> shortThou = wanted.map(w -> (w - liftIn) * INCH_TO_THOU);
     Optional<Grade> grade = shortThou.flatMap(Look.LOBE_LIFT::grade);
-    return new Line(p, liftIn, wanted, shortThou, grade, words(shortThou, grade, drift));
+    return new Line(p, liftIn, wanted, shortThou, grade, said(shortThou, grade, drift));
   }
 
-  private static String words(
+  private static Said said(
       Optional<Double> shortThou, Optional<Grade> grade, Optional<ValveDrift> drift) {
     if (shortThou.isEmpty() || grade.isEmpty()) {
-      return "the card gives no lobe lift to compare with";
+      return Said.of(Code.NO_CARD);
     }
     double missing = shortThou.get();
     boolean opens = drift.map(d -> d.signal() == Signal.OPENING).orElse(false);
     double opened = opens ? drift.get().moved().mid() : 0;
     if (grade.get().level() == Level.GOOD) {
-      return opens
-          ? "lift is there though the lash opens: adjuster, tips or lifter, not the lobe's nose"
-          : "full lift";
+      return Said.of(opens ? Code.FULL_THOUGH_LASH_OPENS : Code.FULL_LIFT);
     }
-    String gone = String.format(Locale.ROOT, "%.0f thou short: %s", missing, grade.get().means());
     if (!opens) {
-      return gone + "; its lash has not moved: dial and zero lash first";
+      return Said.of(Code.SHORT_LASH_STANDS, missing).named(grade.get().means());
     }
-    return gone
-        + String.format(
-            Locale.ROOT,
-            Math.abs(missing - opened) <= AGREE_THOU
-                ? "; its lash opened %.0f, the same story"
-                : "; its lash opened %.0f: more than one thing, or the dial",
-            opened);
+    boolean agrees = Figures.atMost(Math.abs(missing - opened), AGREE_THOU);
+    return Said.of(agrees ? Code.SHORT_LASH_AGREES : Code.SHORT_LASH_DIFFERS, missing, opened)
+        .named(grade.get().means());
   }
 }

@@ -61,6 +61,11 @@ public enum Look {
     this.unit = unit;
   }
 
+  /** A finding in full: what was looked at, what was seen, what it means and what to do. */
+  public String saying(Grade grade) {
+    return title + " " + grade.word() + ": " + grade.means() + "; " + grade.todo();
+  }
+
   public String title() {
     return title;
   }

@@ -43,12 +43,11 @@ public final class RoundLooks {
   private static RoundStory.Look valve(ValveDrift v, List<Diagnosis.Seen> seen) {
     Set<Symptom> symptoms = Symptom.of(v.signal()).map(Set::of).orElse(Set.of());
     List<Diagnosis.NextLook> next = Diagnosis.of(symptoms, seen).looks();
-    String words = v.position() + " " + v.words();
     return new RoundStory.Look(
         RoundStory.About.DRIFT,
         v.strength() == Strength.FINDING ? Weight.FIRST : Weight.SOON,
         v.position(),
-        next.isEmpty() ? words : words + "; look first: " + next.get(0).look().title());
+        next.isEmpty() ? v.said() : v.said().named(next.get(0).look().title()));
   }
 
   /** Three rounds tell a rate and an odd round; two tell only that all moved. */
@@ -63,13 +62,13 @@ public final class RoundLooks {
         .forEach(
             t ->
                 looks.add(
-                    new RoundStory.Look(RoundStory.About.TOGETHER, Weight.SOON, null, t.words())));
+                    new RoundStory.Look(RoundStory.About.TOGETHER, Weight.SOON, null, t.said())));
     common.offRounds().stream()
         .filter(r -> r.round().equals(round))
         .forEach(
             r ->
                 looks.add(
-                    new RoundStory.Look(RoundStory.About.TOGETHER, Weight.SOON, null, r.words())));
+                    new RoundStory.Look(RoundStory.About.TOGETHER, Weight.SOON, null, r.said())));
     return looks;
   }
 }

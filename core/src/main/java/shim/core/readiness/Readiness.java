@@ -11,6 +11,7 @@ import shim.core.drift.ValveDrift;
 import shim.core.engine.Position;
 import shim.core.fatigue.Verdict;
 import shim.core.unit.Figures;
+import shim.core.unit.Said;
 
 /**
  * Springs, lash, lifters and open work together. The worst reason decides; none is averaged away.
@@ -81,25 +82,26 @@ public record Readiness(State state, List<Reason> reasons) {
    * One reason.
    *
    * @param positions the valves it is about; empty when about the whole engine
-   * @param because words of the feature it comes from; empty where the code says all
+   * @param because what the feature it comes from says; empty where the code says all
    * @param reference the job or round it links to
    */
   public record Reason(
       Code code,
       List<Position> positions,
       OptionalDouble hours,
-      String because,
+      Optional<Said> because,
       Optional<String> reference) {
     private static Reason of(Code code) {
       return at(code, List.of());
     }
 
     private static Reason at(Code code, List<Position> positions) {
-      return new Reason(code, positions, OptionalDouble.empty(), "", Optional.empty());
+      return new Reason(
+          code, positions, OptionalDouble.empty(), Optional.empty(), Optional.empty());
     }
 
-    private Reason because(String words) {
-      return new Reason(code, positions, hours, words, reference);
+    private Reason because(Optional<Said> said) {
+      return new Reason(code, positions, hours, said, reference);
     }
 
     private Reason linked(Optional<String> to) {
@@ -151,11 +153,15 @@ public record Readiness(State state, List<Reason> reasons) {
   private static void work(List<Reason> found, Standing now) {
     for (Standing.Open o : now.open()) {
       if (o.job().isPresent()) {
-        found.add(Reason.of(Code.OPEN_JOB).because(o.what()).linked(o.job()));
+        found.add(Reason.of(Code.OPEN_JOB).because(kept(o)).linked(o.job()));
       } else if (Figures.atMost(o.dueHours().orElse(0), now.endHours())) {
-        found.add(Reason.of(Code.OPEN_ITEM).because(o.what()));
+        found.add(Reason.of(Code.OPEN_ITEM).because(kept(o)));
       }
     }
+  }
+
+  private static Optional<Said> kept(Standing.Open open) {
+    return Optional.of(Said.kept(open.what()));
   }
 
   private static void springs(List<Reason> found, Standing now) {
@@ -190,7 +196,8 @@ public record Readiness(State state, List<Reason> reasons) {
       return;
     }
     if (!stands(ran.getAsDouble())) {
-      found.add(new Reason(Code.RAN_SINCE_ROUND, List.of(), ran, "", Optional.empty()));
+      found.add(
+          new Reason(Code.RAN_SINCE_ROUND, List.of(), ran, Optional.empty(), Optional.empty()));
     }
     lash.undone().forEach(p -> found.add(Reason.at(Code.LEFT_UNDONE, List.of(p))));
   }
@@ -199,7 +206,7 @@ public record Readiness(State state, List<Reason> reasons) {
     List<Position> here = List.of(v.position());
     if (v.drift() == ValveDrift.Strength.FINDING) {
       Code code = v.looked() ? Code.LASH_MOVES_LOOKED_AT : Code.LASH_MOVES;
-      found.add(Reason.at(code, here).because(v.driftWords()));
+      found.add(Reason.at(code, here).because(Optional.of(v.lash())));
     }
     if (v.noisy()) {
       found.add(Reason.at(Code.TICKS_HOT, here));

@@ -6,6 +6,7 @@ import java.util.OptionalDouble;
 import shim.core.drift.ValveDrift;
 import shim.core.engine.Position;
 import shim.core.fatigue.Verdict;
+import shim.core.unit.Said;
 
 /**
  * How one engine stands before its next event, as its features say; readiness is made of it.
@@ -32,9 +33,10 @@ public record Standing(
   /**
    * One spring in its place.
    *
-   * @param because its first reason, in words
+   * @param because its first reason
    */
-  public record Spring(Position position, Verdict verdict, String because, boolean tested) {}
+  public record Spring(
+      Position position, Verdict verdict, Optional<Said> because, boolean tested) {}
 
   /**
    * How the last rounds left the lash.
@@ -48,17 +50,17 @@ public record Standing(
   /**
    * One valve's lifter, with what its lash and its noise say.
    *
-   * @param because the lifter's first reason, in words
-   * @param driftWords what the lash shows, in words
+   * @param because the lifter's first reason
+   * @param lash what the lash shows
    * @param looked somebody has looked since the lash began to move
    * @param noisy it ticks when hot
    */
   public record Lifter(
       Position position,
       Verdict verdict,
-      String because,
+      Optional<Said> because,
       ValveDrift.Strength drift,
-      String driftWords,
+      Said lash,
       boolean looked,
       boolean noisy) {}
 

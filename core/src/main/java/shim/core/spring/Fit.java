@@ -2,7 +2,6 @@ package shim.core.spring;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.CamCard;
@@ -10,6 +9,7 @@ import shim.core.engine.Engine;
 import shim.core.engine.Lifter;
 import shim.core.engine.ValveKind;
 import shim.core.unit.Figures;
+import shim.core.unit.Said;
 
 /**
  * A spring at one valve with one cam: loads, clearances, and what is not as it should be.
@@ -35,7 +35,42 @@ public record Fit(
   }
 
   /** Something about this fit. */
-  public record Remark(Weight weight, String words) {}
+  public record Remark(Weight weight, Said said) {}
+
+  /** What can be said of a fit. */
+  public enum Code implements Said.Code {
+    UNDER_BIND("heightIn", "bindIn"),
+    NEAR_BIND("clearanceIn"),
+    CLOSE_TO_BIND("clearanceIn"),
+    FAR_FROM_BIND("clearanceIn"),
+    MEETS_SEAL("clearanceIn"),
+    CLOSE_TO_SEAL("clearanceIn"),
+    WIDER_THAN_POCKET("byIn"),
+    LITTLE_PLAY("playIn"),
+    MUCH_PLAY("playIn"),
+    STATED_DIFFERS("clearanceIn", "statedIn"),
+    SEAT_WITH_ROLLER("loadLbf", "lowLbf", "highLbf"),
+    SEAT_WITH_FLAT("loadLbf", "lowLbf", "highLbf"),
+    OPEN_WITH_ROLLER("loadLbf", "highLbf"),
+    OPEN_WITH_FLAT("loadLbf", "highLbf"),
+    OVER_ITS_LIFT("mostIn");
+
+    private final List<String> figures;
+
+    Code(String... figures) {
+      this.figures = List.of(figures);
+    }
+
+    @Override
+    public List<String> figures() {
+      return figures;
+    }
+
+    @Override
+    public String area() {
+      return "FIT";
+    }
+  }
 
   /**
    * What was measured at a valve; inch, may be missing.
@@ -115,81 +150,72 @@ public record Fit(
     statedRemark(bind, at.statedClearanceIn(), remarks);
     bandRemarks(Band.of(lifter), seat, open, lifter, remarks);
     lift.flatMap(l -> type.maxLiftIn().filter(m -> Figures.above(l.grossIn(), m)))
-        .ifPresent(m -> remarks.add(say(Weight.STOP, "the lift is over the spring's %.3f in", m)));
+        .ifPresent(m -> remarks.add(say(Weight.STOP, Code.OVER_ITS_LIFT, m)));
     return new Fit(h, seat, open, type.curve().rateAt(h), bind, seal, play, remarks);
   }
 
   private static Remark underBind(double heightIn, double bindIn) {
-    return say(
-        Weight.STOP, "installed height %.3f in is not above bind at %.3f in", heightIn, bindIn);
+    return say(Weight.STOP, Code.UNDER_BIND, heightIn, bindIn);
   }
 
   private static void bindRemark(double c, List<Remark> remarks) {
     if (Figures.below(c, BIND_SOME_IN)) {
-      remarks.add(say(Weight.STOP, "%.3f in from bind at full lift: 0.060 is usual", c));
+      remarks.add(say(Weight.STOP, Code.NEAR_BIND, c));
     } else if (Figures.below(c, BIND_IN)) {
-      remarks.add(say(Weight.ASK, "%.3f in from bind: 0.060 is usual, 0.040 some accept", c));
+      remarks.add(say(Weight.ASK, Code.CLOSE_TO_BIND, c));
     } else if (Figures.above(c, BIND_LOOSE_IN)) {
-      remarks.add(say(Weight.KNOW, "%.3f in from bind: over 0.150 gives away surge damping", c));
+      remarks.add(say(Weight.KNOW, Code.FAR_FROM_BIND, c));
     }
   }
 
   private static void sealRemark(double c, List<Remark> remarks) {
     if (Figures.atMost(c, 0)) {
-      remarks.add(say(Weight.STOP, "the retainer meets the seal: %.3f in at full lift", c));
+      remarks.add(say(Weight.STOP, Code.MEETS_SEAL, c));
     } else if (Figures.below(c, SEAL_IN)) {
-      remarks.add(say(Weight.ASK, "%.3f in from retainer to seal at full lift: 0.050 is usual", c));
+      remarks.add(say(Weight.ASK, Code.CLOSE_TO_SEAL, c));
     }
   }
 
   private static void playRemark(double p, List<Remark> remarks) {
     if (Figures.below(p, 0)) {
-      remarks.add(say(Weight.STOP, "the spring is %.3f in wider than its pocket", -p));
+      remarks.add(say(Weight.STOP, Code.WIDER_THAN_POCKET, -p));
     } else if (Figures.below(p, 0.001)) {
-      remarks.add(say(Weight.ASK, "%.3f in play in the pocket: it must turn freely", p));
+      remarks.add(say(Weight.ASK, Code.LITTLE_PLAY, p));
     } else if (Figures.above(p, 3 * PLAY_IN)) {
-      remarks.add(say(Weight.ASK, "%.3f in play in the pocket: about 0.005, or it dances", p));
+      remarks.add(say(Weight.ASK, Code.MUCH_PLAY, p));
     }
   }
 
   private static void statedRemark(
       Optional<Double> bind, @Nullable Double stated, List<Remark> remarks) {
     if (stated != null && bind.isPresent() && Figures.above(Math.abs(stated - bind.get()), 0.010)) {
-      remarks.add(
-          say(
-              Weight.ASK,
-              "height less lift less bind gives %.3f in, %.3f in is stated: measure the height, the"
-                  + " lift or the bind again",
-              bind.get(),
-              stated));
+      remarks.add(say(Weight.ASK, Code.STATED_DIFFERS, bind.get(), stated));
     }
   }
 
   private static void bandRemarks(
       Band band, double seat, double open, Lifter lifter, List<Remark> remarks) {
-    String with = lifter.roller() ? "roller" : "flat tappet";
+    boolean roller = lifter.roller();
     if (Figures.below(seat, band.seatLowLbf()) || Figures.above(seat, band.seatHighLbf())) {
       remarks.add(
           say(
               Weight.KNOW,
-              "seat load %.0f lbf; %.0f to %.0f is usual with this %s",
+              roller ? Code.SEAT_WITH_ROLLER : Code.SEAT_WITH_FLAT,
               seat,
               band.seatLowLbf(),
-              band.seatHighLbf(),
-              with));
+              band.seatHighLbf()));
     }
     if (Figures.above(open, band.openHighLbf())) {
       remarks.add(
           say(
               Weight.ASK,
-              "open load %.0f lbf; up to %.0f is usual with this %s",
+              roller ? Code.OPEN_WITH_ROLLER : Code.OPEN_WITH_FLAT,
               open,
-              band.openHighLbf(),
-              with));
+              band.openHighLbf()));
     }
   }
 
-  private static Remark say(Weight weight, String words, Object... args) {
-    return new Remark(weight, String.format(Locale.ROOT, words, args));
+  private static Remark say(Weight weight, Code code, double... figures) {
+    return new Remark(weight, Said.of(code, figures));
   }
 }

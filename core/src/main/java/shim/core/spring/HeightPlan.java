@@ -50,8 +50,7 @@ public record HeightPlan(List<Way> ways) {
       double machineIn,
       double heightIn,
       double offIn,
-      boolean within,
-      String words) {
+      boolean within) {
     public Way {
       shimsIn = List.copyOf(shimsIn);
     }
@@ -136,35 +135,7 @@ public record HeightPlan(List<Way> ways) {
     double height = w.measuredIn() + lock + machine - shims.stream().mapToDouble(s -> s).sum();
     double off = height - w.targetIn();
     boolean within = Math.abs(off) <= w.toleranceIn() + SAME;
-    return new Way(
-        kind,
-        shims,
-        lock,
-        machine,
-        round(height),
-        round(off),
-        within,
-        words(kind, shims, lock, machine));
-  }
-
-  private static String words(Kind kind, List<Double> shims, double lock, double machine) {
-    StringBuilder stack = new StringBuilder();
-    for (double s : shims) {
-      stack.append(stack.isEmpty() ? "" : " + ").append(String.format(Locale.ROOT, "%.3f", s));
-    }
-    String shimmed =
-        shims.size() > 1 ? "shims " + stack + ", thinnest at the bottom" : "one shim " + stack;
-    String locks = String.format(Locale.ROOT, "%+.3f locks", lock);
-    return switch (kind) {
-      case AS_IT_IS -> "as it is";
-      case SHIMS -> shimmed + ", serrated side down";
-      case LOCKS -> locks;
-      case LOCKS_AND_SHIMS -> locks + " and " + shimmed;
-      case MACHINE_LOCATOR ->
-          String.format(
-              Locale.ROOT, "machine %.3f off the locator or pocket: part cool, sneak up", machine);
-      case ONE_MADE_PIECE -> String.format(Locale.ROOT, "one piece made to %.3f", shims.get(0));
-    };
+    return new Way(kind, shims, lock, machine, round(height), round(off), within);
   }
 
   private static Comparator<Way> ranking(School school) {

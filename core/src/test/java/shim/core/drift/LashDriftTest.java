@@ -98,7 +98,8 @@ class LashDriftTest {
         story.trends().stream().filter(t -> t.group() == Group.EXHAUSTS).findFirst().orElseThrow();
     assertThat(exhausts.clear()).isTrue();
     assertThat(exhausts.thouPerHour().mid()).isCloseTo(-0.35, within(0.1));
-    assertThat(exhausts.words()).contains("seats sinking");
+    assertThat(exhausts.said().code()).isEqualTo("COMMON.EXHAUSTS_MOVE");
+    assertThat(exhausts.said().figure("thouPerHour")).isEqualTo(exhausts.thouPerHour().mid());
   }
 
   @Test
@@ -130,7 +131,8 @@ class LashDriftTest {
     assertThat(CommonStory.of(d.rounds(), 2).offRounds())
         .singleElement()
         .satisfies(r -> assertThat(r.round()).isEqualTo("r5"))
-        .satisfies(r -> assertThat(r.words()).contains("tight at every valve", "no valve"));
+        .satisfies(r -> assertThat(r.said().code()).isEqualTo("COMMON.ROUND_READ_OFF"))
+        .satisfies(r -> assertThat(r.said().figure("thou")).as("tight").isNegative());
   }
 
   @Test

@@ -1,6 +1,7 @@
 package shim.core.drift;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static shim.core.drift.DriftRounds.analysis;
 import static shim.core.drift.DriftRounds.at;
 import static shim.core.drift.DriftRounds.opening;
@@ -10,6 +11,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import shim.core.drift.ValveDrift.Strength;
 import shim.core.engine.HeatState;
+import shim.core.unit.Said;
 
 /** What is said of a valve in one line, and the figures that stand beside it. */
 class ValveDriftWordsTest {
@@ -17,8 +19,13 @@ class ValveDriftWordsTest {
   void aDriftSaysItsRateItsBeginAndHowFar() {
     ValveDrift v =
         analysis(new DriftRounds(3, opening("5E", 6.2, 1.2)).rounds(11)).valves().get(at("5E"));
-    assertThat(v.words())
-        .matches("opening \\d\\.\\d thou an hour since about \\d\\.\\d h \\(.*\\), .* thou in all");
+    Said said = v.said();
+    assertThat(said.code()).isEqualTo("LASH.OPENING");
+    assertThat(said.figure("sure")).isEqualTo(1);
+    assertThat(said.figure("thouPerHour")).isEqualTo(v.rate().mid());
+    assertThat(said.figure("sinceHours"))
+        .isBetween(said.figure("fromHours"), said.figure("toHours"));
+    assertThat(said.figure("movedThou")).isEqualTo(v.moved().mid()).isPositive();
   }
 
   @Test
@@ -27,7 +34,10 @@ class ValveDriftWordsTest {
         analysis(new DriftRounds(8, (p, h) -> p.equals(at("3I")) && h > 5.5 ? 6.0 : 0.0).rounds(11))
             .valves()
             .get(at("3I"));
-    assertThat(v.words()).startsWith("went wide by").contains("between 5.0 and 6.3 h");
+    assertThat(v.said().code()).isEqualTo("LASH.WENT_WIDE");
+    assertThat(v.said().figure("fromHours")).isCloseTo(5.0, within(0.05));
+    assertThat(v.said().figure("toHours")).isCloseTo(6.3, within(0.05));
+    assertThat(v.said().figure("movedThou")).isCloseTo(6, within(1.5));
   }
 
   @Test
@@ -38,7 +48,7 @@ class ValveDriftWordsTest {
           analysis(new DriftRounds(seed, opening("5E", 4, 0.7)).rounds(7)).valves().get(at("5E"));
       if (v.strength() == Strength.WATCH) {
         perhaps++;
-        assertThat(v.words()).startsWith("perhaps ");
+        assertThat(v.said().figure("sure")).isZero();
         assertThat(v.sum()).isBetween(DriftRules.USUAL.watchAt(), DriftRules.USUAL.findingAt());
       }
     }
@@ -48,9 +58,8 @@ class ValveDriftWordsTest {
   @Test
   void theRestIsAsItWas() {
     LashDrift d = analysis(new DriftRounds(3, (p, h) -> 0).rounds(6));
-    assertThat(d.valves().get(at("1I")).words())
-        .isEqualTo("as it was, within what leaves can tell");
-    assertThat(analysis(List.of()).valves().get(at("1I")).words()).contains("not enough rounds");
+    assertThat(d.valves().get(at("1I")).said().code()).isEqualTo("LASH.STEADY");
+    assertThat(analysis(List.of()).valves().get(at("1I")).said().code()).isEqualTo("LASH.UNKNOWN");
   }
 
   @Test
@@ -100,7 +109,9 @@ class ValveDriftWordsTest {
   @Test
   void aClosingLashSaysSo() {
     LashDrift d = analysis(new DriftRounds(91, opening("8E", 2, -1.4)).rounds(8));
-    assertThat(d.valves().get(at("8E")).words()).startsWith("closing");
+    Said said = d.valves().get(at("8E")).said();
+    assertThat(said.code()).isEqualTo("LASH.CLOSING");
+    assertThat(said.figure("movedThou")).as("how far, not which way").isPositive();
     assertThat(d.valves().get(at("8E")).movedThou().mid()).isNegative();
   }
 }

@@ -101,7 +101,7 @@ class SpringSetTest {
     SetHistory history = new Sets(16, 1).history(1.2);
     SpringOutlook o = SpringSet.of(history, SetPrior.USUAL).judge(Sets.now(0, 1.2), Limits.USUAL);
     assertThat(o.reasons())
-        .anyMatch(r -> r.words().equals("one test so far: the set's usual rate is assumed"));
+        .anyMatch(r -> r.kind() == Reason.Kind.LITTLE_KNOWN && r.said().figure("tests") == 1);
     assertThat(o.tests()).isEqualTo(1);
   }
 
@@ -115,7 +115,8 @@ class SpringSetTest {
         SpringSet.of(history, SetPrior.USUAL)
             .judge(new Situation("spare", 0, List.of(1.0), false, Optional.empty()), Limits.USUAL);
     assertThat(o.verdict()).isEqualTo(Verdict.RUN);
-    assertThat(o.reasons()).anyMatch(r -> r.words().startsWith("no test so far"));
+    assertThat(o.reasons())
+        .anyMatch(r -> r.kind() == Reason.Kind.LITTLE_KNOWN && r.said().figure("tests") == 0);
   }
 
   @Test

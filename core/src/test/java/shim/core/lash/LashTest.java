@@ -155,9 +155,13 @@ class LashTest {
   void aTurnIsSaidAsAPersonTurnsAWrench() {
     Turn turn = Turn.of(0.030, 0.017, 0.1042);
     assertThat(turn.degrees()).isEqualTo(45);
-    assertThat(turn.words()).isEqualTo("tighten 45° (1/8 turn)");
+    assertThat(turn.direction()).isEqualTo(Turn.Direction.TIGHTEN);
+    assertThat(turn.fraction()).isEqualTo("1/8");
     assertThat(Turn.of(0.018, 0.0182, 0.1042).direction()).isEqualTo(Turn.Direction.LEAVE);
-    assertThat(Turn.of(0.010, 0.020, 0.08).words()).isEqualTo("loosen 45° (1/8 turn)");
+    Turn loosen = Turn.of(0.010, 0.020, 0.08);
+    assertThat(loosen.direction()).isEqualTo(Turn.Direction.LOOSEN);
+    assertThat(loosen.degrees()).isEqualTo(45);
+    assertThat(loosen.fraction()).isEqualTo("1/8");
     // 1/16 turn on a 3/8-24 stud at 1.5 is 0.0065: too coarse to aim with.
     assertThat(0.1042 / 16).isCloseTo(0.0065, within(5e-5));
   }
@@ -180,7 +184,7 @@ class LashTest {
     Preload p = Preload.of(drive, ValveKind.INTAKE, 0.25, 0.006);
     assertThat(p.travelIn()).isCloseTo(0.75 * 0.0694, within(1e-4));
     assertThat(p.hotTravelIn()).isCloseTo(p.travelIn() - 0.004, within(TIGHT));
-    assertThat(p.words()).isEqualTo("tighten 180°");
+    assertThat(p.changeTurns()).isEqualTo(0.5);
     assertThat(Preload.bottomTurns(drive, ValveKind.INTAKE).orElseThrow())
         .isCloseTo(0.090 / 0.0694, within(1e-3));
     assertThat(Preload.of(drive, ValveKind.INTAKE, 1.5, 0).verdict())
@@ -210,7 +214,8 @@ class LashTest {
         PartChoice.of(
             Adjuster.PUSHROD_LENGTH, 1.5, 0.033, target(0.018, null), 7.800, List.of(7.8, 7.85));
     assertThat(none.oneOff()).isTrue();
-    assertThat(none.words()).contains("one-off of 7.8100");
+    assertThat(none.right()).isFalse();
+    assertThat(none.wantedSizeIn()).isCloseTo(7.81, within(1e-9));
   }
 
   @Test

@@ -106,7 +106,9 @@ class ValveHistoryTest {
     RoundStory story = RoundStory.of(lines);
     assertThat(story.first())
         .singleElement()
-        .satisfies(l -> assertThat(l.words()).contains("2I left at 0.0130, under"))
+        .returns(Position.parse("2I"), RoundStory.Look::position)
+        .satisfies(l -> assertThat(l.said().code()).isEqualTo("ROUND.UNDER_FLOOR"))
+        .satisfies(l -> assertThat(l.said().figure("leftIn")).isEqualTo(0.013))
         .returns(RoundStory.About.LEFT_OUT, RoundStory.Look::about);
     RoundStory.ValveLine seen =
         new RoundStory.ValveLine(
@@ -116,7 +118,8 @@ class ValveHistoryTest {
         .containsExactly(RoundStory.About.SEEN, RoundStory.About.NOT_DONE);
     assertThat(story.moved())
         .singleElement()
-        .satisfies(l -> assertThat(l.words()).contains("all moved the same way", "temperature"));
+        .satisfies(l -> assertThat(l.said().code()).isEqualTo("ROUND.ALL_MOVED"))
+        .satisfies(l -> assertThat(l.said().figure("exhaustsThou")).isCloseTo(4.15, within(1e-6)));
     assertThat(story.medianDriftIn().get(ValveKind.EXHAUST)).isCloseTo(0.00415, within(1e-9));
     List<RoundStory.ValveLine> still =
         lines.stream()

@@ -22,6 +22,7 @@ import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
 import shim.core.fatigue.Verdict;
 import shim.core.stats.Range;
+import shim.core.unit.Said;
 
 /** How a lifter stands, and the survey of lobes. */
 class LifterOutlookTest {
@@ -63,8 +64,8 @@ class LifterOutlookTest {
     LifterOutlook o =
         LifterOutlook.of(facts(10, 40.0, null, "BODY=polished", "WHEEL=pitted", "PLUNGER=firm"));
     assertThat(o.verdict()).isEqualTo(Verdict.CHANGE);
-    assertThat(o.reasons().get(0).words()).startsWith("wheel pitted");
-    assertThat(o.reasons()).noneMatch(r -> r.words().contains("firm"));
+    assertThat(o.reasons().get(0).said().name()).startsWith("wheel pitted");
+    assertThat(o.reasons()).noneMatch(r -> r.said().name().contains("firm"));
     assertThat(o.dueBefore()).hasValue(0);
   }
 
@@ -89,7 +90,9 @@ class LifterOutlookTest {
     assertThat(LifterOutlook.of(facts(30, 40.0, null)).dueBefore()).isEmpty();
     LifterOutlook over = LifterOutlook.of(facts(42.5, 40.0, null));
     assertThat(over.toInterval().getAsDouble()).isCloseTo(-2.5, within(1e-9));
-    assertThat(over.reasons().get(0).words()).contains("42.5 h of its 40.0 h interval: over it");
+    assertThat(over.reasons().get(0).kind()).isEqualTo(LifterReason.Kind.OVER_INTERVAL);
+    assertThat(over.reasons().get(0).said().figures())
+        .isEqualTo(Map.of("hours", 42.5, "intervalHours", 40.0));
     assertThat(LifterOutlook.of(facts(99, null, null)).toInterval()).isEmpty();
   }
 
@@ -101,8 +104,11 @@ class LifterOutlookTest {
     assertThat(early.toTrend().orElseThrow().low()).isLessThan(early.toTrend().get().mid());
     LifterOutlook late = LifterOutlook.of(facts(10, 40.0, opening(4.4, 0.8)));
     assertThat(late.verdict()).isEqualTo(Verdict.CHANGE);
-    assertThat(late.reasons().get(0).words())
-        .contains("opened 4.4 thou since 6.2 h", "5.6 by the end of the next event");
+    Said trend = late.reasons().get(0).said();
+    assertThat(trend.code()).isEqualTo("LIFTER.TREND");
+    assertThat(trend.figure("movedThou")).isEqualTo(4.4);
+    assertThat(trend.figure("sinceHours")).isEqualTo(6.2);
+    assertThat(trend.figure("thenThou")).isCloseTo(5.6, within(1e-9));
   }
 
   @Test
@@ -133,10 +139,11 @@ class LifterOutlookTest {
             OptionalDouble.of(320));
     LifterOutlook o = LifterOutlook.of(flat);
     assertThat(o.verdict()).isEqualTo(Verdict.WATCH);
-    assertThat(o.reasons()).extracting(LifterReason::words).anyMatch(w -> w.contains("320 lbf"));
     assertThat(o.reasons())
-        .extracting(LifterReason::words)
-        .anyMatch(w -> w.contains("2 over-revs"));
+        .anyMatch(
+            r -> r.kind() == LifterReason.Kind.OPEN_LOAD && r.said().figure("loadLbf") == 320);
+    assertThat(o.reasons())
+        .anyMatch(r -> r.kind() == LifterReason.Kind.OVER_REV && r.said().figure("times") == 2);
   }
 
   @Test
@@ -155,8 +162,8 @@ class LifterOutlookTest {
     assertThat(o.toInterval()).isEmpty();
     assertThat(o.dueBefore()).isEmpty();
     assertThat(o.reasons())
-        .extracting(LifterReason::words)
-        .containsExactly("no lifter is on record at this valve");
+        .extracting(LifterReason::kind)
+        .containsExactly(LifterReason.Kind.NOT_ON_RECORD);
   }
 
   @Test
@@ -175,10 +182,15 @@ class LifterOutlookTest {
         .isEqualTo(
             ENGINE.cam().orElseThrow().exhaust().lobeLiftIn() * ENGINE.drive().ratioExhaust());
     Map<Position, ValveDrift> drift = Map.of(P, opening(6, 1));
-    assertThat(line(wanted - 0.007, drift).words()).contains("7 thou short", "the same story");
-    assertThat(line(wanted - 0.020, drift).words()).contains("more than one thing");
-    assertThat(line(wanted - 0.001, drift).words()).contains("not the lobe's nose");
-    assertThat(line(wanted - 0.012, Map.of()).words()).contains("has not moved");
+    assertThat(line(wanted - 0.007, drift).said().code()).isEqualTo("LOBE.SHORT_LASH_AGREES");
+    assertThat(line(wanted - 0.007, drift).said().figure("shortThou")).isCloseTo(7, within(1e-6));
+    assertThat(line(wanted - 0.007, drift).said().figure("openedThou")).isEqualTo(6);
+    assertThat(line(wanted - 0.009, drift).said().code())
+        .as("three thou apart")
+        .isEqualTo("LOBE.SHORT_LASH_AGREES");
+    assertThat(line(wanted - 0.020, drift).said().code()).isEqualTo("LOBE.SHORT_LASH_DIFFERS");
+    assertThat(line(wanted - 0.001, drift).said().code()).isEqualTo("LOBE.FULL_THOUGH_LASH_OPENS");
+    assertThat(line(wanted - 0.012, Map.of()).said().code()).isEqualTo("LOBE.SHORT_LASH_STANDS");
     assertThat(line(wanted - 0.050, Map.of()).grade().orElseThrow().word()).isEqualTo("flat");
   }
 

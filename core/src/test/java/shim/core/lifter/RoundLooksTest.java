@@ -17,6 +17,7 @@ import shim.core.drift.LashRound;
 import shim.core.engine.HeatState;
 import shim.core.lash.RoundStory;
 import shim.core.lash.RoundStory.Weight;
+import shim.core.unit.Said;
 
 /** The end of a round speaks from all rounds. */
 class RoundLooksTest {
@@ -41,7 +42,8 @@ class RoundLooksTest {
         .satisfies(
             l -> {
               assertThat(l.position()).isEqualTo(at("5E"));
-              assertThat(l.words()).startsWith("5E opening ").contains("look first: ");
+              assertThat(l.said().code()).isEqualTo("LASH.OPENING");
+              assertThat(l.said().name()).as("what to look at first").isNotEmpty();
             });
     assertThat(looks(QUIET, rounds.subList(0, 4)))
         .as("before it began there was nothing to say")
@@ -59,16 +61,19 @@ class RoundLooksTest {
         .satisfies(
             l -> {
               assertThat(l.position()).isNull();
-              assertThat(l.words()).contains("thou wide at every valve", "no valve is blamed");
+              assertThat(l.said().code()).isEqualTo("COMMON.ROUND_READ_OFF");
+              assertThat(l.said().figure("thou")).as("wide").isPositive();
             });
   }
 
   @Test
   void twoRoundsTellOnlyThatAllMovedAndWhatIsOutTonightStays() {
     RoundStory.Look moved =
-        new RoundStory.Look(RoundStory.About.TOGETHER, Weight.SOON, null, "all moved the same way");
+        new RoundStory.Look(
+            RoundStory.About.TOGETHER, Weight.SOON, null, Said.kept("all moved the same way"));
     RoundStory.Look out =
-        new RoundStory.Look(RoundStory.About.LEFT_OUT, Weight.FIRST, at("2I"), "2I left at 0.0130");
+        new RoundStory.Look(
+            RoundStory.About.LEFT_OUT, Weight.FIRST, at("2I"), Said.kept("left at 0.0130"));
     RoundStory story = new RoundStory(Map.of(), List.of(), List.of(moved), List.of(out));
     assertThat(looks(story, new DriftRounds(6, (p, h) -> 0.0).rounds(2)))
         .containsExactly(out, moved);

@@ -13,19 +13,24 @@ import shim.core.fatigue.Verdict;
 import shim.core.readiness.Readiness.Area;
 import shim.core.readiness.Readiness.Code;
 import shim.core.readiness.Readiness.State;
+import shim.core.unit.Said;
 
 /** What each state of an engine makes of its readiness. The rules are the trade's practice. */
 class ReadinessTest {
   private static final Position I1 = Position.parse("1I");
   private static final Position E2 = Position.parse("2E");
 
+  private static final Said LOSS = Said.kept("loss 11 %");
+  private static final Said PITTED = Said.kept("wheel pitted");
+  private static final Said OPENS = Said.kept("opening");
+
   private static Standing.Spring spring(Position p, Verdict verdict, boolean tested) {
-    return new Standing.Spring(p, verdict, "loss 11 %", tested);
+    return new Standing.Spring(p, verdict, Optional.of(LOSS), tested);
   }
 
   private static Standing.Lifter lifter(
       Position p, Verdict verdict, Strength drift, boolean looked, boolean noisy) {
-    return new Standing.Lifter(p, verdict, "wheel pitted", drift, "opening", looked, noisy);
+    return new Standing.Lifter(p, verdict, Optional.of(PITTED), drift, OPENS, looked, noisy);
   }
 
   /** A healthy engine at 10 h before an event that ends at 11 h, each part of it to be replaced. */
@@ -61,7 +66,7 @@ class ReadinessTest {
     assertThat(engine.codes())
         .containsExactly(Code.SPRING_CHANGE, Code.SPRINGS_WATCH, Code.VALVES_WITHOUT_SPRING);
     assertThat(engine.readiness().reasons().get(0).positions()).containsExactly(E2);
-    assertThat(engine.readiness().reasons().get(0).because()).isEqualTo("loss 11 %");
+    assertThat(engine.readiness().reasons().get(0).because()).contains(LOSS);
     assertThat(engine.readiness().of(Area.SPRINGS)).isEqualTo(State.NOT_READY);
     assertThat(engine.readiness().count(Area.SPRINGS)).isEqualTo(3);
     assertThat(engine.readiness().of(Area.LASH)).isEqualTo(State.READY);
@@ -88,7 +93,7 @@ class ReadinessTest {
             new Standing.Open(Optional.empty(), "always", OptionalDouble.empty()),
             new Standing.Open(Optional.of("job"), "3E is open", OptionalDouble.empty()));
     assertThat(engine.readiness().reasons())
-        .extracting(Readiness.Reason::because)
+        .extracting(r -> r.because().orElseThrow().name())
         .containsExactly("3E is open", "due", "always");
     assertThat(engine.readiness().state()).isEqualTo(State.NOT_READY);
     assertThat(engine.readiness().reasons().get(0).reference()).hasValue("job");
@@ -118,7 +123,7 @@ class ReadinessTest {
   void lashThatMovesWeighsLessOnceSomebodyHasLooked() {
     engine.lifters = List.of(lifter(I1, Verdict.RUN, Strength.FINDING, false, false));
     assertThat(engine.codes()).containsExactly(Code.LASH_MOVES);
-    assertThat(engine.readiness().reasons().get(0).because()).isEqualTo("opening");
+    assertThat(engine.readiness().reasons().get(0).because()).contains(OPENS);
     engine.lifters = List.of(lifter(I1, Verdict.RUN, Strength.FINDING, true, false));
     assertThat(engine.codes()).containsExactly(Code.LASH_MOVES_LOOKED_AT);
     for (Strength weaker : Strength.values()) {

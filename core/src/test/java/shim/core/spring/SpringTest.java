@@ -99,14 +99,15 @@ class SpringTest {
   void tallSpringsAreShimmedWithFewestPiecesThinnestBelow() {
     List<HeightPlan.Way> ways =
         HeightPlan.of(wanted(1.996, HeightPlan.School.FEWEST_PIECES)).ways();
-    assertThat(ways.get(0).words()).isEqualTo("-0.050 locks");
+    assertThat(ways.get(0).kind()).isEqualTo(HeightPlan.Kind.LOCKS);
+    assertThat(ways.get(0).lockIn()).isEqualTo(-0.050);
     HeightPlan.Way two =
         ways.stream().filter(w -> w.kind() == HeightPlan.Kind.SHIMS).findFirst().orElseThrow();
     assertThat(two.shimsIn()).containsExactly(0.015, 0.030);
     assertThat(two.heightIn()).isCloseTo(1.951, within(1e-9));
-    assertThat(two.words()).contains("thinnest at the bottom").contains("serrated side down");
     HeightPlan.Way one = HeightPlan.of(wanted(1.996, HeightPlan.School.ONE_PIECE)).ways().get(0);
-    assertThat(one.words()).isEqualTo("one piece made to 0.046");
+    assertThat(one.kind()).isEqualTo(HeightPlan.Kind.ONE_MADE_PIECE);
+    assertThat(one.shimsIn()).containsExactly(0.046);
   }
 
   @Test
@@ -115,7 +116,7 @@ class SpringTest {
         HeightPlan.of(wanted(1.925, HeightPlan.School.FEWEST_PIECES)).ways();
     assertThat(ways).allMatch(w -> w.kind() != HeightPlan.Kind.SHIMS);
     assertThat(ways)
-        .anyMatch(w -> w.words().startsWith("machine 0.025 off"))
+        .anyMatch(w -> w.kind() == HeightPlan.Kind.MACHINE_LOCATOR && w.machineIn() == 0.025)
         .anyMatch(w -> w.kind() == HeightPlan.Kind.LOCKS_AND_SHIMS);
     HeightPlan.Wanted loose =
         new HeightPlan.Wanted(
@@ -137,10 +138,11 @@ class SpringTest {
     assertThat(fit.bindClearanceIn().orElseThrow()).isCloseTo(0.082, within(1e-9));
     assertThat(fit.sealClearanceIn().orElseThrow()).isCloseTo(0.032, within(1e-9));
     assertThat(fit.openLbf()).isCloseTo(220 + 0.670 * 438.46, within(0.1));
-    assertThat(fit.remarks().stream().map(Fit.Remark::words))
-        .anyMatch(w -> w.startsWith("0.032 in from retainer to seal"))
-        .anyMatch(w -> w.contains("0.060 in is stated"))
-        .hasSize(2);
+    assertThat(fit.remarks())
+        .extracting(r -> r.said().code())
+        .containsExactlyInAnyOrder("FIT.CLOSE_TO_SEAL", "FIT.STATED_DIFFERS");
+    assertThat(fit.remarks())
+        .anyMatch(r -> Double.valueOf(0.060).equals(r.said().figures().get("statedIn")));
   }
 
   @Test
@@ -152,11 +154,10 @@ class SpringTest {
             new Fit.Measured(1.950, null, 1.545, null),
             Optional.of(new Fit.Lift(0.750, 0.73)),
             Lifter.FLAT_SOLID);
-    assertThat(fit.remarks().stream().map(Fit.Remark::words))
-        .anyMatch(w -> w.contains("0.020 in from bind"))
-        .anyMatch(w -> w.contains("wider than its pocket"))
-        .anyMatch(w -> w.contains("usual with this flat tappet"))
-        .anyMatch(w -> w.contains("over the spring's 0.700"));
+    assertThat(fit.remarks())
+        .extracting(r -> r.said().code())
+        .contains(
+            "FIT.NEAR_BIND", "FIT.WIDER_THAN_POCKET", "FIT.SEAT_WITH_FLAT", "FIT.OVER_ITS_LIFT");
   }
 
   @Test

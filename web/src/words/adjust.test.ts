@@ -1,0 +1,68 @@
+import { describe, expect, it } from "vitest";
+import type { Schemas } from "../api/client";
+import { partText, preloadText, turnText, wayText } from "./adjust";
+
+const turn = (over: Partial<Schemas["Turn"]>) =>
+  ({ exactTurns: 0.125, degrees: 45, direction: "TIGHTEN", leavesIn: 0.017, ...over }) as Schemas["Turn"];
+
+const choice = (over: Partial<Schemas["PartChoice"]>): Schemas["PartChoice"] => ({
+  wantedSizeIn: 7.81,
+  options: [],
+  right: false,
+  oneOff: true,
+  ...over,
+});
+
+const way = (over: Partial<Schemas["Way"]>) =>
+  ({
+    kind: "SHIMS",
+    shimsIn: [0.015, 0.03],
+    lockIn: 0,
+    machineIn: 0,
+    heightIn: 1.95,
+    ...over,
+  }) as Schemas["Way"];
+
+describe("how to set it", () => {
+  it("turns as a person turns a wrench", () => {
+    expect(turnText(turn({ fraction: "1/8" }))).toBe("tighten 45° (1/8 turn)");
+    expect(turnText(turn({ direction: "LOOSEN", degrees: 20 }))).toBe("loosen 20°");
+    expect(turnText(turn({ direction: "LEAVE", degrees: 0 }))).toContain("leave it");
+  });
+
+  it("tightens a light preload and loosens a deep one", () => {
+    const preload = (verdict: Schemas["Preload"]["verdict"], changeTurns: number) =>
+      preloadText({ verdict, changeTurns } as Schemas["Preload"]);
+    expect(preload("LIGHT", 0.5)).toBe("tighten 180°");
+    expect(preload("DEEP", -0.26)).toBe("loosen 95°");
+    expect(preload("IN", 0.1)).toBe("preload is right");
+    expect(preload("BOTTOMED", -1)).toContain("back off to zero lash");
+  });
+
+  it("names the part to fit in the person's unit", () => {
+    const fits = { sizeIn: 7.8, lashIn: 0.019, withinTolerance: true };
+    const not = { sizeIn: 7.75, lashIn: 0.09, withinTolerance: false };
+    expect(partText(choice({ options: [not, fits] }), "thou")).toBe("fit 7.8000 in for a lash of 19 thou");
+    expect(partText(choice({ options: [not, fits] }), "mm")).toBe("fit 198.120 mm for a lash of 0.48 mm");
+    expect(partText(choice({ options: [not] }), "thou")).toBe(
+      "none to hand fits: a one-off of 7.8100 in is wanted",
+    );
+    expect(partText(choice({ options: [fits], right: true }), "thou")).toBe("what is in is right");
+  });
+
+  it("says every way to a height", () => {
+    expect(wayText(way({}), "thou")).toBe("shims 0.015 + 0.030, thinnest at the bottom, serrated side down");
+    expect(wayText(way({ shimsIn: [0.03] }), "mm")).toBe("one shim 0.76, serrated side down");
+    expect(wayText(way({ kind: "LOCKS", shimsIn: [], lockIn: -0.05 }), "thou")).toBe("−0.050 locks");
+    expect(wayText(way({ kind: "LOCKS_AND_SHIMS", lockIn: 0.05, shimsIn: [0.03] }), "thou")).toBe(
+      "+0.050 locks and one shim 0.030",
+    );
+    expect(wayText(way({ kind: "ONE_MADE_PIECE", shimsIn: [0.046] }), "thou")).toBe(
+      "one piece made to 0.046",
+    );
+    expect(wayText(way({ kind: "MACHINE_LOCATOR", shimsIn: [], machineIn: 0.025 }), "mm")).toMatch(
+      /^machine 0.64/,
+    );
+    expect(wayText(way({ kind: "AS_IT_IS", shimsIn: [] }), "thou")).toBe("as it is");
+  });
+});

@@ -1,0 +1,60 @@
+import type { Schemas } from "../api/client";
+import { fromInch, type LashUnit, lashText, unitName } from "../units/lash";
+import { heightText } from "../units/load";
+
+/** How far to turn the adjuster. */
+export function turnText(turn: Schemas["Turn"]): string {
+  if (turn.direction === "LEAVE") return "less than a wrench can be turned: leave it";
+  const way = turn.direction === "TIGHTEN" ? "tighten" : "loosen";
+  return `${way} ${turn.degrees}°${turn.fraction ? ` (${turn.fraction} turn)` : ""}`;
+}
+
+/** What to do about a hydraulic lifter's preload, to the nearest 5° of wrench. */
+export function preloadText({ verdict, changeTurns }: Schemas["Preload"]): string {
+  const degrees = Math.round(Math.abs(changeTurns) * 72) * 5;
+  switch (verdict) {
+    case "IN":
+      return "preload is right";
+    case "BOTTOMED":
+      return "the plunger is bottomed: back off to zero lash and set it anew";
+    case "LIGHT":
+      return `tighten ${degrees}°`;
+    case "DEEP":
+      return `loosen ${degrees}°`;
+  }
+}
+
+/** Size of a part that sets lash; shims are told apart by less than lash is read to. */
+export function sizeText(inch: number, unit: LashUnit): string {
+  return unit === "mm" ? `${fromInch(inch, "mm").toFixed(3)} mm` : `${inch.toFixed(4)} in`;
+}
+
+/** Which part to fit. */
+export function partText(choice: Schemas["PartChoice"], unit: LashUnit): string {
+  if (choice.right) return "what is in is right";
+  const best = choice.options.find((o) => o.withinTolerance);
+  return best
+    ? `fit ${sizeText(best.sizeIn, unit)} for a lash of ${lashText(best.lashIn, unit)} ${unitName(unit)}`
+    : `none to hand fits: a one-off of ${sizeText(choice.wantedSizeIn, unit)} is wanted`;
+}
+
+/** A way to an installed height. */
+export function wayText(way: Schemas["Way"], unit: LashUnit): string {
+  const stack = way.shimsIn.map((s) => heightText(s, unit)).join(" + ");
+  const shims = way.shimsIn.length > 1 ? `shims ${stack}, thinnest at the bottom` : `one shim ${stack}`;
+  const locks = `${way.lockIn > 0 ? "+" : "−"}${heightText(Math.abs(way.lockIn), unit)} locks`;
+  switch (way.kind) {
+    case "AS_IT_IS":
+      return "as it is";
+    case "SHIMS":
+      return `${shims}, serrated side down`;
+    case "LOCKS":
+      return locks;
+    case "LOCKS_AND_SHIMS":
+      return `${locks} and ${shims}`;
+    case "MACHINE_LOCATOR":
+      return `machine ${heightText(way.machineIn, unit)} off the locator or pocket: part cool, sneak up`;
+    case "ONE_MADE_PIECE":
+      return `one piece made to ${heightText(way.shimsIn[0], unit)}`;
+  }
+}
