@@ -80,13 +80,15 @@ export function Select({ label, hint, error, ask, options, ...rest }: SelectProp
 
 interface CheckProps extends ComponentProps<"input"> {
   label: string;
+  error?: string;
 }
 
-export function Check({ label, ...rest }: CheckProps) {
+export function Check({ label, error, ...rest }: CheckProps) {
   return (
     <label className="flex min-h-11 items-center gap-3 text-base">
       <input type="checkbox" className="size-6 accent-(--accent)" {...rest} />
       {label}
+      {error && <span className="font-semibold text-tight">✕ {error}</span>}
     </label>
   );
 }

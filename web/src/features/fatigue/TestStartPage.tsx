@@ -1,7 +1,8 @@
-import { useMutation, useQuery } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { useNavigate, useParams } from "@tanstack/react-router";
 import { useState } from "react";
-import { ApiProblem, answered, api, type Schemas } from "../../api/client";
+import { z } from "zod";
+import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
 import { engineSprings } from "../../api/queries";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
@@ -12,7 +13,8 @@ import { Button } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
-import { readNumber } from "../../units/load";
+import { useEntry } from "../../ui/useEntry";
+import { needed } from "../../units/boxes";
 
 type Start = Schemas["TestStart"];
 
@@ -34,70 +36,69 @@ export function TestStartPage() {
   );
 }
 
+const START = z.object({
+  hand: z.string(),
+  engineHours: needed("a number of hours"),
+  place: z.enum(["HEAD", "BENCH"]),
+  state: z.enum(["COLD", "HOT"]),
+  order: z.enum(["FIRING", "BANK", "STOPS"]),
+  tester: z.string(),
+  repeats: z.enum(["1", "2", "3"]),
+});
+
 /** Who, where, with which tester, in which order. */
 function Begin({ engineId, known }: { engineId: string; known: Schemas["EngineSprings"] }) {
   const navigate = useNavigate();
   const settings = useSettings();
   const [id] = useState(() => newId());
-  const [hand, setHand] = useState(settings.hand);
-  const [hours, setHours] = useState(String(Math.round(known.engineHours * 100) / 100));
-  const [place, setPlace] = useState<Start["place"]>("HEAD");
-  const [state, setState] = useState<Start["state"]>(known.tests.at(-1)?.state ?? "COLD");
-  const [order, setOrder] = useKept<Start["order"]>("shim.testOrder", () => "FIRING");
-  const [tester, setTester] = useKept<string>("shim.tester", () => known.tests.at(-1)?.tester ?? "");
-  const [repeats, setRepeats] = useKept<"1" | "2" | "3">("shim.repeats", () => "2");
-  const begin = useMutation({
-    mutationFn: () =>
+  const last = known.tests.at(-1);
+  const [order, keepOrder] = useKept<Start["order"]>("shim.testOrder", () => "FIRING");
+  const [tester, keepTester] = useKept<string>("shim.tester", () => last?.tester ?? "");
+  const [repeats, keepRepeats] = useKept<"1" | "2" | "3">("shim.repeats", () => "2");
+  const { form, box, choice, submit, trouble } = useEntry({
+    schema: START,
+    first: {
+      hand: settings.hand,
+      engineHours: String(Math.round(known.engineHours * 100) / 100),
+      place: "HEAD" as const,
+      state: last?.state ?? ("COLD" as const),
+      order,
+      tester,
+      repeats,
+    },
+    send: (read) =>
       answered(
         api.PUT("/api/spring-tests/{id}", {
           params: { path: { id } },
-          body: {
-            engineId,
-            engineHours: readNumber(hours) ?? Number.NaN,
-            place,
-            state,
-            order,
-            tester,
-            repeats: Number(repeats),
-            hand,
-          },
+          body: { engineId, ...read, repeats: Number(read.repeats) },
         }),
       ),
-    onSuccess: () => {
-      settings.setHand(hand);
+    kept: (_, read) => {
+      settings.setHand(read.hand);
+      keepOrder(read.order);
+      keepTester(read.tester);
+      keepRepeats(read.repeats);
       void navigate({ to: "/tests/$id", params: { id } });
     },
   });
-  const problem = begin.error instanceof ApiProblem ? begin.error : undefined;
-  const error = (f: string) => problem?.errors.find((e) => e.field === f)?.message;
+  const { place, state } = form.watch();
   return (
-    <form
-      className="mx-auto w-full max-w-3xl p-3"
-      onSubmit={(e) => {
-        e.preventDefault();
-        begin.mutate();
-      }}
-    >
+    <form className="mx-auto w-full max-w-3xl p-3" onSubmit={submit}>
       <section className="scribed grid gap-4 rounded p-4">
         <h2 className="text-xl">Test springs</h2>
         <div className="grid grid-cols-2 gap-3">
-          <Initials first value={hand} onChange={setHand} error={error("hand")} />
+          <Initials first {...choice("hand")} error={box("hand").error} />
           <Field
             label="Engine hours now"
-            value={hours}
             inputMode="decimal"
             className="num text-xl"
-            onChange={(e) => setHours(e.target.value)}
-            error={
-              error("engineHours") ?? (Number.isNaN(readNumber(hours) ?? Number.NaN) ? "a number" : undefined)
-            }
+            {...box("engineHours")}
           />
         </div>
         <div className="grid gap-3 min-[700px]:grid-cols-2">
           <Choice
             label="Where"
-            value={place}
-            onChange={setPlace}
+            {...choice("place")}
             options={[
               ["HEAD", "on the head"],
               ["BENCH", "on the bench"],
@@ -105,8 +106,7 @@ function Begin({ engineId, known }: { engineId: string; known: Schemas["EngineSp
           />
           <Choice
             label="The springs are"
-            value={state}
-            onChange={setState}
+            {...choice("state")}
             options={[
               ["COLD", "cold"],
               ["HOT", "hot"],
@@ -114,8 +114,7 @@ function Begin({ engineId, known }: { engineId: string; known: Schemas["EngineSp
           />
           <Choice
             label="Working order"
-            value={order}
-            onChange={setOrder}
+            {...choice("order")}
             options={[
               ["FIRING", "firing order"],
               ["BANK", "bank by bank"],
@@ -124,8 +123,7 @@ function Begin({ engineId, known }: { engineId: string; known: Schemas["EngineSp
           />
           <Choice
             label="Readings of each spring"
-            value={repeats}
-            onChange={setRepeats}
+            {...choice("repeats")}
             options={[
               ["1", "1"],
               ["2", "2"],
@@ -133,26 +131,20 @@ function Begin({ engineId, known }: { engineId: string; known: Schemas["EngineSp
             ]}
           />
         </div>
-        <Field
-          label="Tester"
-          value={tester}
-          onChange={(e) => setTester(e.target.value)}
-          error={error("tester")}
-        />
+        <Field label="Tester" {...box("tester")} />
         {place === "HEAD" && (
           <Notice tone="care">
             Cylinder air off: with air on, the reading is high by pressure times valve area. Ignition off and
             plugs out before anyone bars the crank.
           </Notice>
         )}
-        {state !== (known.tests.at(-1)?.state ?? state) && (
+        {state !== (last?.state ?? state) && (
           <Notice tone="ask">
-            The last test was {known.tests.at(-1)?.state.toLowerCase()}. Hot and cold readings are kept apart:
-            these will not stand on the same line.
+            The last test was {last?.state.toLowerCase()}. Hot and cold readings are kept apart: these will
+            not stand on the same line.
           </Notice>
         )}
-        {problem && problem.errors.length === 0 && <Notice tone="stop">{problem.message}</Notice>}
-        {error("engineId") && <Notice tone="stop">{error("engineId")}</Notice>}
+        {trouble && <Notice tone="stop">{trouble}</Notice>}
         <Button look="now" type="submit" className="text-xl">
           Begin with the check spring
         </Button>

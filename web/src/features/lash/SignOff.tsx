@@ -1,7 +1,7 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
-import { useState } from "react";
-import { ApiProblem, answered, api, wordsOf } from "../../api/client";
+import { z } from "zod";
+import { answered, api } from "../../api/client";
 import { engine as engineQuery, round as roundQuery } from "../../api/queries";
 import { whenAllSent } from "../../outbox/outbox";
 import { Initials } from "../../shell/Initials";
@@ -9,35 +9,36 @@ import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Check, Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
+import { useEntry } from "../../ui/useEntry";
+import { figure, words } from "../../units/boxes";
 import { ofRound, type RoundParcel } from "./overlay";
 import type { Round } from "./useRound";
+
+const SIGNATURE = z.object({
+  initials: z.string(),
+  headTempEndF: figure(),
+  note: words(),
+  rulesChecked: z.array(z.string()),
+});
 
 /** The signature under a round; what still waits goes first. */
 export function SignOff({ round, waits }: { round: Round; waits: readonly RoundParcel[] }) {
   const queries = useQueryClient();
   const settings = useSettings();
   const rules = useQuery(engineQuery(round.engineId)).data?.sheet.use?.classRules ?? [];
-  const [initials, setInitials] = useState(settings.hand || round.hand);
-  const [temp, setTemp] = useState("");
-  const [note, setNote] = useState("");
-  const [checked, setChecked] = useState<string[]>([]);
-  const sign = useMutation({
-    networkMode: "always",
-    mutationFn: async () => {
-      await whenAllSent((p) => ofRound([p], round.id).length > 0);
-      return answered(
-        api.PUT("/api/rounds/{id}/signature", {
-          params: { path: { id: round.id } },
-          body: {
-            initials,
-            headTempEndF: temp.trim() === "" ? undefined : Number(temp.replace(",", ".")),
-            note: note || undefined,
-            rulesChecked: checked,
-          },
-        }),
-      );
+  const { box, choice, submit, trouble, keeping } = useEntry({
+    schema: SIGNATURE,
+    first: {
+      initials: settings.hand || round.hand,
+      headTempEndF: "",
+      note: "",
+      rulesChecked: [] as string[],
     },
-    onSuccess: (r) => {
+    send: async (body) => {
+      await whenAllSent((p) => ofRound([p], round.id).length > 0);
+      return answered(api.PUT("/api/rounds/{id}/signature", { params: { path: { id: round.id } }, body }));
+    },
+    kept: (r) => {
       queries.setQueryData(roundQuery(round.id).queryKey, r);
       void queries.invalidateQueries({ queryKey: ["engines", round.engineId] });
     },
@@ -53,44 +54,29 @@ export function SignOff({ round, waits }: { round: Round; waits: readonly RoundP
       </Notice>
     );
   }
-  const problem = sign.error instanceof ApiProblem ? sign.error : undefined;
   return (
-    <form
-      className="scribed grid gap-3 rounded p-4"
-      aria-label="Sign off"
-      onSubmit={(e) => {
-        e.preventDefault();
-        sign.mutate();
-      }}
-    >
+    <form className="scribed grid gap-3 rounded p-4" aria-label="Sign off" onSubmit={submit}>
       {rules.map((r) => (
         <Check
           key={r.rule}
           label={`Class rule looked at: ${[r.rule, r.source, r.date].filter(Boolean).join(", ")}`}
-          checked={checked.includes(r.rule ?? "")}
-          onChange={(e) =>
-            setChecked(e.target.checked ? [...checked, r.rule ?? ""] : checked.filter((c) => c !== r.rule))
-          }
+          value={r.rule}
+          {...box("rulesChecked")}
         />
       ))}
       <div className="grid gap-3 min-[640px]:grid-cols-[8rem_12rem_1fr_auto] min-[640px]:items-start">
-        <Initials
-          value={initials}
-          onChange={setInitials}
-          error={problem?.errors.find((e) => e.field === "initials")?.message}
-        />
+        <Initials {...choice("initials")} error={box("initials").error} />
         <Field
           label="Head temperature, °F"
-          value={temp}
           inputMode="decimal"
           hint="at the end, if known"
-          onChange={(e) => setTemp(e.target.value)}
+          {...box("headTempEndF")}
         />
-        <Field label="Note" value={note} maxLength={2000} onChange={(e) => setNote(e.target.value)} />
+        <Field label="Note" maxLength={2000} {...box("note")} />
         <Button
           look={round.done === round.valves.length ? "now" : "plain"}
           type="submit"
-          disabled={sign.isPending}
+          disabled={keeping}
           className="min-[640px]:mt-6"
         >
           Sign off
@@ -102,10 +88,7 @@ export function SignOff({ round, waits }: { round: Round; waits: readonly RoundP
           signature follows them. <Link to="/waiting">What waits</Link>
         </Notice>
       )}
-      {sign.error && !problem && <Notice tone="stop">{wordsOf(sign.error)}</Notice>}
-      {problem && !problem.errors.some((e) => e.field === "initials") && (
-        <Notice tone="stop">{wordsOf(problem)}</Notice>
-      )}
+      {trouble && <Notice tone="stop">{trouble}</Notice>}
     </form>
   );
 }

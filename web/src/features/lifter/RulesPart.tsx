@@ -1,58 +1,66 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
-import { ApiProblem, answered, api, type Schemas } from "../../api/client";
+import { useQueryClient } from "@tanstack/react-query";
+import { z } from "zod";
+import { answered, api, type Schemas } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Field } from "../../ui/Field";
-import { readNumber } from "../../units/load";
+import { Notice } from "../../ui/Notice";
+import { useEntry } from "../../ui/useEntry";
+import { boxText, figure } from "../../units/boxes";
 
 type Rules = Schemas["LifterRulesSheet"];
 
-const BOXES: readonly (readonly [keyof Rules, string, string])[] = [
-  ["rollerSolidHours", "Solid rollers, hours", "interval to a rebuild or new ones"],
-  ["flatHours", "Flat tappets, hours", ""],
-  ["hydraulicHours", "Hydraulic lifters, hours", ""],
-  ["smallestThouPerHour", "Smallest drift worth finding, thou/h", "0.5 when left empty"],
-];
+const RULES = z.object({
+  rollerSolidHours: figure(),
+  flatHours: figure(),
+  hydraulicHours: figure(),
+  smallestThouPerHour: figure(),
+});
 
 /** Intervals by kind and how small a drift is worth finding: the team's own. */
 export function RulesPart({ engineId, rules }: { engineId: string; rules: Rules }) {
   const queries = useQueryClient();
   const { hand } = useSettings();
-  const [texts, setTexts] = useState<Record<string, string>>(() =>
-    Object.fromEntries(BOXES.map(([key]) => [key, rules[key]?.toString() ?? ""])),
-  );
-  const keep = useMutation({
-    mutationFn: () =>
+  const { box, submit, keeping, kept, trouble } = useEntry({
+    schema: RULES,
+    first: {
+      rollerSolidHours: boxText(rules.rollerSolidHours),
+      flatHours: boxText(rules.flatHours),
+      hydraulicHours: boxText(rules.hydraulicHours),
+      smallestThouPerHour: boxText(rules.smallestThouPerHour),
+    },
+    send: (body) =>
       answered(
         api.PUT("/api/engines/{id}/lifter-rules", {
           params: { path: { id: engineId }, query: { who: hand || undefined } },
-          body: Object.fromEntries(BOXES.map(([key]) => [key, readNumber(texts[key] ?? "")])),
+          body,
         }),
       ),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ["engines", engineId] }),
+    kept: () => queries.invalidateQueries({ queryKey: ["engines", engineId] }),
   });
-  const wrong = (field: string) =>
-    keep.error instanceof ApiProblem ? keep.error.errors.find((e) => e.field === field)?.message : undefined;
   return (
     <details className="scribed rounded px-4 py-2">
       <summary className="min-h-11 content-center font-semibold">Intervals and limits</summary>
-      <div className="grid gap-3 pb-3 min-[700px]:grid-cols-2">
-        {BOXES.map(([key, label, hint]) => (
-          <Field
-            key={key}
-            label={label}
-            hint={hint}
-            error={wrong(key)}
-            inputMode="decimal"
-            value={texts[key]}
-            onChange={(e) => setTexts({ ...texts, [key]: e.target.value })}
-          />
-        ))}
-        <Button onClick={() => keep.mutate()} disabled={keep.isPending}>
-          {keep.isSuccess ? "Kept" : "Keep"}
+      <form className="grid gap-3 pb-3 min-[700px]:grid-cols-2" onSubmit={submit}>
+        <Field
+          label="Solid rollers, hours"
+          hint="interval to a rebuild or new ones"
+          inputMode="decimal"
+          {...box("rollerSolidHours")}
+        />
+        <Field label="Flat tappets, hours" inputMode="decimal" {...box("flatHours")} />
+        <Field label="Hydraulic lifters, hours" inputMode="decimal" {...box("hydraulicHours")} />
+        <Field
+          label="Smallest drift worth finding, thou/h"
+          hint="0.5 when left empty"
+          inputMode="decimal"
+          {...box("smallestThouPerHour")}
+        />
+        {trouble && <Notice tone="stop">{trouble}</Notice>}
+        <Button type="submit" disabled={keeping}>
+          {kept ? "Kept" : "Keep"}
         </Button>
-      </div>
+      </form>
     </details>
   );
 }

@@ -1,11 +1,14 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { ApiProblem, answered, api, type Schemas } from "../../api/client";
+import { z } from "zod";
+import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
 import { events as eventsQuery } from "../../api/queries";
 import { Button } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Sheet } from "../../ui/Sheet";
+import { useEntry } from "../../ui/useEntry";
+import { boxText, figure } from "../../units/boxes";
 
 interface EventListProps {
   engineId: string;
@@ -59,71 +62,46 @@ interface EventFormProps {
   onClose: () => void;
 }
 
+const EVENT = z.object({
+  name: z.string(),
+  date: z.string().min(1, "give its date"),
+  plannedHours: figure(),
+  runHours: figure(),
+});
+
 function EventForm({ engineId, event, onClose }: EventFormProps) {
   const queries = useQueryClient();
   const [id] = useState(() => event?.id ?? newId());
-  const [name, setName] = useState(event?.name ?? "");
-  const [date, setDate] = useState(event?.date ?? "");
-  const [planned, setPlanned] = useState(event ? String(event.plannedHours) : "");
-  const [ran, setRan] = useState(event?.runHours === undefined ? "" : String(event.runHours));
-  const number = (t: string) => (t.trim() === "" ? undefined : Number(t.replace(",", ".")));
-  const keep = useMutation({
-    mutationFn: () =>
+  const { box, submit, trouble } = useEntry({
+    schema: EVENT,
+    first: {
+      name: event?.name ?? "",
+      date: event?.date ?? "",
+      plannedHours: boxText(event?.plannedHours),
+      runHours: boxText(event?.runHours),
+    },
+    send: (read) =>
       answered(
         api.PUT("/api/events/{id}", {
           params: { path: { id } },
-          body: { engineId, name, date, plannedHours: number(planned) ?? 0, runHours: number(ran) },
+          body: { engineId, ...read, plannedHours: read.plannedHours ?? 0 },
         }),
       ),
-    onSuccess: (list) => {
+    kept: (list) => {
       queries.setQueryData(eventsQuery(engineId).queryKey, list);
       // Hours and coming events change what springs and lifters are told, and readiness with them.
       void queries.invalidateQueries({ queryKey: ["engines", engineId] });
       onClose();
     },
   });
-  const errors = keep.error instanceof ApiProblem ? keep.error.errors : [];
-  const error = (field: string) => errors.find((e) => e.field === field)?.message;
   return (
     <Sheet open onClose={onClose} title={event ? event.name : "New event"}>
-      <form
-        className="grid gap-3"
-        onSubmit={(e) => {
-          e.preventDefault();
-          keep.mutate();
-        }}
-      >
-        <Field
-          label="Name"
-          value={name}
-          onChange={(e) => setName(e.target.value)}
-          error={error("name")}
-          autoFocus
-        />
-        <Field
-          label="Date"
-          type="date"
-          value={date}
-          onChange={(e) => setDate(e.target.value)}
-          error={error("date") ?? (keep.error && !date ? "give its date" : undefined)}
-        />
-        <Field
-          label="Planned engine hours"
-          inputMode="decimal"
-          value={planned}
-          onChange={(e) => setPlanned(e.target.value)}
-          error={error("plannedHours")}
-        />
-        <Field
-          label="Hours it ran, once it is over"
-          inputMode="decimal"
-          value={ran}
-          onChange={(e) => setRan(e.target.value)}
-          error={error("runHours")}
-        />
-        {keep.error && errors.length === 0 && date && (
-          <p className="font-semibold text-tight">✕ {keep.error.message}</p>
-        )}
+      <form className="grid gap-3" onSubmit={submit}>
+        <Field label="Name" {...box("name")} autoFocus />
+        <Field label="Date" type="date" {...box("date")} />
+        <Field label="Planned engine hours" inputMode="decimal" {...box("plannedHours")} />
+        <Field label="Hours it ran, once it is over" inputMode="decimal" {...box("runHours")} />
+        {trouble && <p className="font-semibold text-tight">✕ {trouble}</p>}
         <Button look="now" type="submit">
           Keep this event
         </Button>

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { ApiProblem, answered, api, type Schemas, wordsOf } from "../../api/client";
+import { z } from "zod";
+import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
 import { springStock } from "../../api/queries";
 import { Initials } from "../../shell/Initials";
@@ -8,7 +9,10 @@ import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Check, Field, Select } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
-import { heightText, heightUnit, readHeight, readNumber } from "../../units/load";
+import { useEntry } from "../../ui/useEntry";
+import { height, needed, words } from "../../units/boxes";
+import type { LashUnit } from "../../units/lash";
+import { heightText, heightUnit } from "../../units/load";
 import { worstFirst } from "../fatigue/springFaces";
 
 interface FittingPartProps {
@@ -16,103 +20,98 @@ interface FittingPartProps {
   known: Schemas["EngineSprings"];
 }
 
+const exchangeIn = (unit: LashUnit) =>
+  z.object({
+    valve: z.string(),
+    into: z.string(),
+    toHours: needed("a number of hours"),
+    heightIn: height(unit),
+    why: words(),
+    scrapped: z.boolean(),
+  });
+
 /** One valve's spring exchanged, or what stands in its pocket measured anew. */
 export function FittingPart({ engineId, known }: FittingPartProps) {
   const { unit, hand, setHand } = useSettings();
   const queries = useQueryClient();
   const stock = useQuery(springStock()).data ?? [];
-  const [valve, setValve] = useState(worstFirst(known.springs)[0]?.position ?? "");
-  const here = known.springs.find((s) => s.position === valve);
-  const [hours, setHours] = useState(String(Math.round(known.engineHours * 100) / 100));
-  const [height, setHeight] = useState<string>();
-  const [into, setInto] = useState("");
-  const [scrap, setScrap] = useState(true);
-  const [why, setWhy] = useState("");
-  const inUse = new Set(known.springs.map((s) => s.springId));
-  const spares = stock.filter(
-    (s) => !s.spring.scrapped && !inUse.has(s.id) && s.spring.typeId === here?.typeId,
-  );
-  const exchange = useMutation({
-    mutationFn: async () => {
+  const first = worstFirst(known.springs)[0];
+  const at = (valve: string) => known.springs.find((s) => s.position === valve);
+  const { form, box, submit, kept, trouble, error } = useEntry({
+    schema: exchangeIn(unit),
+    first: {
+      valve: first?.position ?? "",
+      into: "",
+      toHours: String(Math.round(known.engineHours * 100) / 100),
+      heightIn: heightText(first?.heightIn, unit).replace("–", ""),
+      why: "",
+      scrapped: true,
+    },
+    send: async ({ valve, into, toHours, heightIn, why, scrapped }) => {
+      const here = at(valve);
       if (!here) return;
-      const at = readNumber(hours) ?? Number.NaN;
       await answered(
         api.PUT("/api/fittings/{id}/exchange", {
           params: { path: { id: newId() } },
           body: {
             out: here.fittingId,
-            removal: { toHours: at, scrapped: scrap, hand, why: why || undefined },
+            removal: { toHours, scrapped, hand, why },
             in: {
               springId: into,
               engineId,
               valve,
-              fromHours: at,
-              heightIn: readHeight(height ?? "", unit) ?? here.heightIn,
+              fromHours: toHours,
+              heightIn: heightIn ?? here.heightIn,
               hand,
-              why: why || undefined,
+              why,
             },
           },
         }),
       );
     },
-    onSuccess: () => queries.invalidateQueries(),
+    kept: () => queries.invalidateQueries(),
+    elsewhere: ["hand"],
+    fields: { heightIn: "in.heightIn", toHours: "removal.toHours" },
   });
-  const problem = exchange.error instanceof ApiProblem ? exchange.error : undefined;
+  const here = at(form.watch("valve"));
+  const inUse = new Set(known.springs.map((s) => s.springId));
+  const spares = stock.filter(
+    (s) => !s.spring.scrapped && !inUse.has(s.id) && s.spring.typeId === here?.typeId,
+  );
+  const valve = box("valve");
   return (
-    <form
-      className="scribed grid gap-3 rounded p-4"
-      aria-label="Exchange a spring"
-      onSubmit={(e) => {
-        e.preventDefault();
-        exchange.mutate();
-      }}
-    >
+    <form className="scribed grid gap-3 rounded p-4" aria-label="Exchange a spring" onSubmit={submit}>
       <h2 className="text-xl">Exchange a spring</h2>
       <div className="grid grid-cols-2 gap-3">
         <Select
           label="Valve"
-          value={valve}
+          {...valve}
           onChange={(e) => {
-            setValve(e.target.value);
-            setHeight(undefined);
+            form.setValue("heightIn", heightText(at(e.target.value)?.heightIn, unit).replace("–", ""));
+            return valve.onChange(e);
           }}
           options={known.springs.map((s) => [s.position, `${s.position}, ${s.mark}`] as const)}
         />
         <Select
           label="Spring that goes in"
-          value={into}
-          onChange={(e) => setInto(e.target.value)}
+          {...box("into")}
           options={[["", "choose a spare"], ...spares.map((s) => [s.id, s.spring.mark] as const)]}
         />
-        <Field
-          label="At engine hours"
-          value={hours}
-          inputMode="decimal"
-          onChange={(e) => setHours(e.target.value)}
-        />
-        <Field
-          label={`Height measured, ${heightUnit(unit)}`}
-          value={height ?? heightText(here?.heightIn, unit)}
-          inputMode="decimal"
-          onChange={(e) => setHeight(e.target.value)}
-        />
-        <Field label="Why" value={why} onChange={(e) => setWhy(e.target.value)} />
-        <Initials
-          value={hand}
-          onChange={setHand}
-          error={problem?.errors.find((e) => e.field === "hand")?.message}
-        />
+        <Field label="At engine hours" inputMode="decimal" {...box("toHours")} />
+        <Field label={`Height measured, ${heightUnit(unit)}`} inputMode="decimal" {...box("heightIn")} />
+        <Field label="Why" {...box("why")} />
+        <Initials value={hand} onChange={setHand} error={error("hand")} />
       </div>
-      <Check label="The old one is scrap" checked={scrap} onChange={(e) => setScrap(e.target.checked)} />
+      <Check label="The old one is scrap" {...box("scrapped")} />
       {spares.length === 0 && (
         <Notice tone="know">
           There is no spare spring of this type. Write one down first: it needs its mark.
         </Notice>
       )}
       {here && <NewSpare typeId={here.typeId} />}
-      {problem && <Notice tone="stop">{wordsOf(problem)}</Notice>}
-      {exchange.isSuccess && <Notice tone="know">Exchanged. The old one keeps its history.</Notice>}
-      <Button type="submit" disabled={into === ""}>
+      {trouble && <Notice tone="stop">{trouble}</Notice>}
+      {kept && <Notice tone="know">Exchanged. The old one keeps its history.</Notice>}
+      <Button type="submit" disabled={form.watch("into") === ""}>
         Exchange
       </Button>
     </form>

@@ -1,0 +1,87 @@
+import { useNavigate } from "@tanstack/react-router";
+import { useState } from "react";
+import { z } from "zod";
+import { answered, api, type Schemas } from "../../api/client";
+import { newId } from "../../api/ids";
+import { useKept, useSettings } from "../../shell/settings";
+import { useEntry } from "../../ui/useEntry";
+import { figure, needed } from "../../units/boxes";
+import type { School } from "../crank/schools";
+
+const START = z.object({
+  hand: z.string(),
+  engineHours: needed("a number of hours"),
+  headTempStartF: figure(),
+  state: z.enum(["HOT", "COLD"]),
+  school: z.custom<School>(),
+  stops: figure(),
+  onMarks: z.boolean(),
+  lookAtSprings: z.boolean(),
+  withSprings: z.boolean(),
+  tester: z.string(),
+});
+
+const MOST_STOPS = 64;
+
+/** As many stops as can be asked for; two while the box says nothing that can be read. */
+export function stopsOf(text: string | number | undefined): number {
+  const stops = Number(String(text ?? "").replace(",", "."));
+  return Math.min(MOST_STOPS, Math.max(1, Math.round(stops || 2)));
+}
+
+/** How a round begins, and the spring test with it where one pass does both. */
+export function useStart(engine: Schemas["EngineView"], hours: number, fitted: boolean) {
+  const navigate = useNavigate();
+  const settings = useSettings();
+  const [id] = useState(() => newId());
+  const [testId] = useState(() => newId());
+  const [onePass, keepOnePass] = useKept<"yes" | "no">("shim.onePass", () => "no");
+  const [tester, keepTester] = useKept<string>("shim.tester", () => "");
+  return useEntry({
+    schema: START,
+    first: {
+      hand: settings.hand,
+      engineHours: String(Math.round(hours * 100) / 100),
+      headTempStartF: "",
+      state: engine.sheet.cam?.lashState ?? ("COLD" as const),
+      school: (engine.sheet.rules?.school as School | undefined) ?? ("BEST_STOPS" as const),
+      stops: "2",
+      onMarks: false,
+      lookAtSprings: true,
+      withSprings: onePass === "yes",
+      tester,
+    },
+    send: async ({ withSprings, tester: read, ...round }) => {
+      const { hand, engineHours, state } = round;
+      await answered(
+        api.PUT("/api/rounds/{id}", {
+          params: { path: { id } },
+          body: { engineId: engine.id, ...round, stops: stopsOf(round.stops) },
+        }),
+      );
+      if (!withSprings || !fitted) return;
+      await answered(
+        api.PUT("/api/spring-tests/{id}", {
+          params: { path: { id: testId } },
+          body: {
+            engineId: engine.id,
+            roundId: id,
+            engineHours,
+            place: "HEAD",
+            state,
+            order: "STOPS",
+            tester: read,
+            repeats: 1,
+            hand,
+          },
+        }),
+      );
+    },
+    kept: (_, read) => {
+      settings.setHand(read.hand);
+      keepOnePass(read.withSprings ? "yes" : "no");
+      keepTester(read.tester);
+      void navigate({ to: "/rounds/$id", params: { id } });
+    },
+  });
+}

@@ -1,0 +1,45 @@
+import { z } from "zod";
+import type { LashUnit } from "./lash";
+import { readHeight, readLoad, readNumber } from "./load";
+
+/** How boxes of a form are read: a blank one says nothing, what cannot be read is named. */
+type Read = (text: string) => number | undefined;
+
+function readIn(read: Read, text: string, ctx: z.RefinementCtx): number | undefined {
+  const value = read(text.trim());
+  if (value !== undefined && Number.isFinite(value)) return value;
+  ctx.addIssue({ code: "custom", message: `"${text.trim()}" cannot be read` });
+  return undefined;
+}
+
+const maybe = (read: Read) =>
+  z.string().transform((t, ctx) => (t.trim() === "" ? undefined : readIn(read, t, ctx)));
+
+/** One figure, or blank. */
+export const figure = () => maybe(readNumber);
+export const height = (unit: LashUnit) => maybe((t) => readHeight(t, unit));
+export const load = (unit: LashUnit) => maybe((t) => readLoad(t, unit));
+
+/** One figure that has to be there; the words say what is missing. */
+export const needed = (words: string) =>
+  z.string().transform((t, ctx) => {
+    if (t.trim() === "") ctx.addIssue({ code: "custom", message: words });
+    else return readIn(readNumber, t, ctx) ?? Number.NaN;
+    return Number.NaN;
+  });
+
+/** Several figures, a blank or a semicolon between them. */
+export const several = (read: Read) =>
+  z.string().transform((text, ctx) =>
+    text
+      .split(/[\s;]+/)
+      .filter((t) => t !== "")
+      .map((t) => readIn(read, t, ctx) ?? Number.NaN),
+  );
+
+/** Words, or nothing where it is blank. */
+export const words = () => z.string().transform((t) => t.trim() || undefined);
+
+/** What is in a box at first. */
+export const boxText = (value: number | undefined, text: (n: number) => string = String) =>
+  value === undefined ? "" : text(value);
