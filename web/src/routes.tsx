@@ -2,6 +2,7 @@ import { createRootRoute, createRoute, createRouter } from "@tanstack/react-rout
 import { BackupPage } from "./features/backup/BackupPage";
 import { ChangePage } from "./features/change/ChangePage";
 import { ChangeRulesPage } from "./features/change/ChangeRulesPage";
+import { DangerBanner } from "./features/change/DangerBanner";
 import { PracticePage } from "./features/change/PracticePage";
 import { WalkPage } from "./features/change/WalkPage";
 import { CrankPage } from "./features/crank/CrankPage";
@@ -29,7 +30,10 @@ import { SpringSetupPage } from "./features/spring/SpringSetupPage";
 import { WaitingPage } from "./outbox/WaitingPage";
 import { NotFound, Shell } from "./shell/Shell";
 
-const rootRoute = createRootRoute({ component: Shell, notFoundComponent: NotFound });
+const rootRoute = createRootRoute({
+  component: () => <Shell warning={<DangerBanner />} />,
+  notFoundComponent: NotFound,
+});
 const at = <P extends string>(path: P, component: () => React.ReactNode) =>
   createRoute({ getParentRoute: () => rootRoute, path, component });
 

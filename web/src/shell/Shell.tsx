@@ -1,9 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, Outlet } from "@tanstack/react-router";
 import { Keyboard, Moon, Ruler, Sun } from "lucide-react";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import { about } from "../api/queries";
-import { DangerBanner } from "../features/change/DangerBanner";
 import { WaitingBadge } from "../outbox/WaitingBadge";
 import { Sheet } from "../ui/Sheet";
 import { unitName } from "../units/lash";
@@ -15,8 +14,8 @@ import { useSettings } from "./settings";
 const ICON =
   "flex min-h-11 min-w-11 items-center justify-center gap-2 rounded border border-transparent px-2 hover:border-hair";
 
-/** The frame around every screen. */
-export function Shell() {
+/** The frame around every screen; what warns the whole team stands on top of all. */
+export function Shell({ warning }: { warning: ReactNode }) {
   const [keys, setKeys] = useState(false);
   const { theme, setTheme, unit, setUnit } = useSettings();
   const newer = useNewer();
@@ -60,7 +59,7 @@ export function Shell() {
           )}
         </button>
       </header>
-      <DangerBanner />
+      {warning}
       <ConditionBanner />
       <main className="flex min-h-0 flex-1 flex-col">
         <Outlet />

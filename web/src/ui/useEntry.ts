@@ -19,6 +19,8 @@ interface Entry<In extends FieldValues, Out, Answer> {
   kept?: (answer: Answer, read: Out) => unknown;
   /** What Shim calls a box, where it is not the box's own name; a prefix will do. */
   fields?: Partial<Record<FieldPath<In>, string>>;
+  /** Boxes are read while they are typed: something on the page follows them. */
+  atOnce?: boolean;
   /** What the page itself says at boxes of its own. */
   elsewhere?: string[];
 }
@@ -28,6 +30,7 @@ export function useEntry<In extends FieldValues, Out, Answer>(entry: Entry<In, O
   const form = useForm<In, unknown, Out>({
     defaultValues: entry.first,
     resolver: zodResolver(entry.schema),
+    mode: entry.atOnce ? "onChange" : "onSubmit",
   });
   const keep = useMutation({
     mutationFn: entry.send,

@@ -12,12 +12,14 @@ import { Button } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import type { LashUnit } from "../../units/lash";
-import { type Said, SaidProvider } from "./boxes";
+import { SaidProvider } from "./boxes";
 import { CamPart } from "./CamPart";
 import { DrivePart } from "./DrivePart";
+import { draftOf, useLater } from "./draft";
 import { FactsPanel } from "./FactsPanel";
 import { LayoutPart } from "./LayoutPart";
 import { RulesPart } from "./RulesPart";
+import { saidOf } from "./said";
 import { BLANK, type EngineSheet, type SheetForm, toForm, toSheet } from "./sheetForm";
 
 export function NewEnginePage() {
@@ -42,21 +44,6 @@ interface SetupProps {
   start: EngineSheet;
   stored?: Schemas["EngineView"];
   draftKey: string;
-}
-
-/** A draft survives a closed page; it is gone once the engine is kept. */
-function draftOf(key: string): EngineSheet | undefined {
-  const kept = localStorage.getItem(key);
-  return kept ? (JSON.parse(kept) as EngineSheet) : undefined;
-}
-
-function useLater<T>(value: T, ms: number): T {
-  const [later, setLater] = useState(value);
-  useEffect(() => {
-    const timer = setTimeout(() => setLater(value), ms);
-    return () => clearTimeout(timer);
-  }, [value, ms]);
-  return later;
 }
 
 function Setup({ unit, start, stored, draftKey }: SetupProps) {
@@ -181,21 +168,6 @@ function Setup({ unit, start, stored, draftKey }: SetupProps) {
       </SaidProvider>
     </FormProvider>
   );
-}
-
-/** A missing box is only reproached once keeping was tried; anything wrong is said at once. */
-function saidOf(
-  problems: Schemas["Problem"][],
-  unreadable: { field: string; message: string }[],
-  tried: boolean,
-): Said {
-  const said: Said = { errors: {}, asks: {} };
-  for (const p of problems) {
-    if (p.weight === "ASKED") said.asks[p.field] ??= p.message;
-    else if (tried || p.weight !== "MISSING") said.errors[p.field] ??= p.message;
-  }
-  for (const u of unreadable) said.errors[u.field] = u.message;
-  return said;
 }
 
 function Part({ title, children }: { title: string; children: ReactNode }) {

@@ -12,13 +12,14 @@ import { useSettings } from "../../shell/settings";
 import { buttonClass } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { Notice } from "../../ui/Notice";
-import { nth } from "../../ui/nth";
 import { loadUnit, percentText } from "../../units/load";
+import { worstFirst } from "../spring/worstFirst";
 import { SetChart } from "./SetChart";
 import { SpringPanel } from "./SpringPanel";
-import { hoursLeftText, lossFacesAt, SHOWN, type SpringShown, springFaces, worstFirst } from "./springFaces";
+import { Headline, type PartProps } from "./SpringsHeadline";
+import { hoursLeftText, lossFacesAt, SHOWN, type SpringShown, springFaces } from "./springFaces";
 import { TesterChart } from "./TesterChart";
-import { adviceTexts, habitText } from "./words";
+import { habitText } from "./words";
 
 /** The engine's springs: who is good to the end of the next event, and why. */
 export function SpringsPage() {
@@ -131,91 +132,6 @@ function SpringsView({ engine, known }: SpringsViewProps) {
         />
       )}
     </div>
-  );
-}
-
-interface PartProps {
-  known: Schemas["EngineSprings"];
-  onValve: (v: Valve | undefined) => void;
-}
-
-function Headline({ engineId, known, onValve }: PartProps & { engineId: string }) {
-  const [advice, ...more] = known.advice ? adviceTexts(known.advice) : [];
-  const next = nth(known.coming, 0);
-  const change = known.springs.filter((s) => s.said.verdict === "CHANGE");
-  const watch = known.springs.filter((s) => s.said.verdict === "WATCH");
-  const untested = known.springs.every((s) => s.said.tests === 0);
-  return (
-    <section className="scribed grid gap-3 rounded p-4" aria-label="What to do">
-      <div className="flex flex-wrap items-center gap-4">
-        <div className="min-w-60 flex-1">
-          <p className="text-xl font-semibold">
-            {untested
-              ? "No test yet: test the springs"
-              : change.length > 0
-                ? "Change before the next event:"
-                : watch.length > 0
-                  ? "All may run; watch:"
-                  : "All springs are good to the end of the next event"}{" "}
-            {!untested &&
-              [...change, ...(change.length === 0 ? watch : [])].map((s) => (
-                <button
-                  key={s.position}
-                  type="button"
-                  onClick={() => onValve(s.position)}
-                  className="mx-0.5 min-h-11 min-w-11 rounded border border-hair bg-raised px-2 underline"
-                >
-                  {s.position}
-                </button>
-              ))}
-          </p>
-          <p className="text-muted">
-            {next.name}
-            {next.date && `, ${next.date}`}, {next.plannedHours} h: from{" "}
-            <span className="num text-lg">{known.engineHours.toFixed(1)}</span> to{" "}
-            <span className="num text-lg">{next.endHours.toFixed(1)}</span> engine hours
-          </p>
-        </div>
-        <div className="flex flex-wrap gap-2">
-          {known.openTest ? (
-            <Link to="/tests/$id" params={{ id: known.openTest }} className={buttonClass("now")}>
-              Go on with the test
-            </Link>
-          ) : (
-            <Link
-              to="/engines/$id/test"
-              params={{ id: engineId }}
-              className={buttonClass(change.length > 0 ? "plain" : "now")}
-            >
-              Test springs
-            </Link>
-          )}
-          <Link
-            to="/engines/$id/change"
-            params={{ id: engineId }}
-            className={buttonClass(change.length > 0 && !known.openTest ? "now" : "plain")}
-          >
-            Change springs
-          </Link>
-          <Link to="/engines/$id/spring-setup" params={{ id: engineId }} className={buttonClass()}>
-            Parts and limits
-          </Link>
-          <Link to="/engines/$id/spring-sheet" params={{ id: engineId }} className={buttonClass("quiet")}>
-            Print
-          </Link>
-        </div>
-      </div>
-      {advice && (
-        <details>
-          <summary className="min-h-11 content-center font-semibold">{advice}</summary>
-          {more.map((a) => (
-            <p key={a} className="text-muted">
-              {a}
-            </p>
-          ))}
-        </details>
-      )}
-    </section>
   );
 }
 

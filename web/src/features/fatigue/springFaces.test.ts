@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { hoursLeftText, lossFacesAt, type SpringAt, springFaces, worstFirst } from "./springFaces";
+import { worstFirst } from "../spring/worstFirst";
+import { hoursLeftText, lossFacesAt, type SpringAt, springFaces } from "./springFaces";
 
 const at = (position: string, verdict: "RUN" | "WATCH" | "CHANGE", under: number, loss: number) =>
   ({

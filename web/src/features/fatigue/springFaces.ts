@@ -62,18 +62,6 @@ function nearest(ahead: SpringAt["predicted"], own: number) {
   return [...ahead].sort((a, b) => Math.abs(a.hours - own) - Math.abs(b.hours - own))[0];
 }
 
-const WEIGHT = { CHANGE: 2, WATCH: 1, RUN: 0 } as const;
-
-/** Worst first: by verdict, then by the chance of being under a limit, then by loss. */
-export function worstFirst(springs: SpringAt[]): SpringAt[] {
-  return [...springs].sort(
-    (a, b) =>
-      WEIGHT[b.said.verdict] - WEIGHT[a.said.verdict] ||
-      b.said.underAtNext - a.said.underAtNext ||
-      b.said.lossNow.mid - a.said.lossNow.mid,
-  );
-}
-
 /** Hours left as a range in words. */
 export function hoursLeftText(left: Schemas["HoursLeft"]): string {
   const low = left.low;

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { type SpringAt, springFigure, worstFirst } from "./springFaces";
+import { worstFirst } from "../spring/worstFirst";
+import { type SpringAt, springFigure } from "./springFaces";
 
 const spring = (part: Partial<SpringAt>): SpringAt =>
   ({

@@ -3,6 +3,7 @@ import { useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import type { Schemas, Valve } from "../../api/client";
 import { lashHistory } from "../../api/queries";
+import { domains, LashChart } from "../../charts/LashChart";
 import { kindOf } from "../../plan/geometry";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { useSettings } from "../../shell/settings";
@@ -10,7 +11,6 @@ import { Notice } from "../../ui/Notice";
 import { nth } from "../../ui/nth";
 import { driftText, unitName } from "../../units/lash";
 import { turnsText } from "./faces";
-import { domains, LashChart } from "./LashChart";
 import { ValveLife } from "./ValveLife";
 
 /** Lash over rounds and hours: a small chart in the place of each valve, one valve large. */

@@ -1,9 +1,9 @@
 import type { Schemas, Valve } from "../../api/client";
+import { LashChart } from "../../charts/LashChart";
 import { kindOf } from "../../plan/geometry";
 import { useSettings } from "../../shell/settings";
 import { driftText, type LashUnit, lashText, unitName } from "../../units/lash";
 import { turnsText } from "./faces";
-import { LashChart } from "./LashChart";
 
 /** One valve over all its rounds: the chart, and under it every figure. */
 export function ValveLife({ lash, valve }: { lash: Schemas["EngineLash"]; valve: Valve }) {

@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../../api/client";
+import { domains } from "../../charts/LashChart";
 import type { Parcel } from "../../outbox/parcel";
 import { nth } from "../../ui/nth";
 import { facesAt, visitAt } from "./faces";
-import { domains } from "./LashChart";
 import { roundFaces } from "./roundFaces";
 import type { Round, ValveView } from "./useRound";
 

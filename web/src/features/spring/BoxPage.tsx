@@ -11,8 +11,9 @@ import { Button } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { nth } from "../../ui/nth";
-import { heightText, heightUnit, loadText, loadUnit, readHeight } from "../../units/load";
+import { heightText, heightUnit, loadUnit, readHeight } from "../../units/load";
 import { readBox, stackOf } from "./boxText";
+import { Sorted } from "./SortedPart";
 
 /** Which spring of a box goes into which pocket. */
 export function BoxPage() {
@@ -148,78 +149,5 @@ function Sort({ engine, known, type }: SortProps) {
         </section>
       )}
     </div>
-  );
-}
-
-function Sorted({ engine, sorted }: { engine: Schemas["EngineView"]; sorted: Schemas["SpringSort"] }) {
-  const { unit } = useSettings();
-  const { chosen, asTheyCame } = sorted;
-  const rows: [string, string, string][] = [
-    [
-      `Seat loads differ, s.d. ${loadUnit(unit)}`,
-      loadText(chosen.unevenLbf, unit),
-      loadText(asTheyCame.unevenLbf, unit),
-    ],
-    ["Shims", String(chosen.shims), String(asTheyCame.shims)],
-    ["Do not fit", String(chosen.misfits), String(asTheyCame.misfits)],
-  ];
-  return (
-    <section className="scribed grid gap-3 rounded p-4" aria-label="Best places">
-      <div className="grid items-start gap-4 min-[760px]:grid-cols-2">
-        <ValvePlan
-          layout={engine.layout}
-          faces={Object.fromEntries(
-            chosen.placed.map((p) => [p.position, { text: p.mark, mark: p.fits ? "IN" : "CHANGE" }]),
-          )}
-          label="Which spring goes where"
-          className="h-96 w-full"
-        />
-        <div className="grid gap-3">
-          <table className="text-left">
-            <thead>
-              <tr className="text-sm text-muted">
-                <td />
-                <th className="text-right">sorted</th>
-                <th className="text-right">as they came</th>
-              </tr>
-            </thead>
-            <tbody>
-              {rows.map(([name, now, came]) => (
-                <tr key={name} className="border-t border-hair">
-                  <th className="font-medium">{name}</th>
-                  <td className="num text-right text-3xl">{now}</td>
-                  <td className="num text-right text-xl text-muted">{came}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          <table className="text-left">
-            <thead>
-              <tr className="text-sm text-muted">
-                <th>Valve</th>
-                <th>Spring</th>
-                <th className="text-right">{loadUnit(unit)}</th>
-                <th className="text-right">{heightUnit(unit)}</th>
-                <th className="pl-3">Shims</th>
-              </tr>
-            </thead>
-            <tbody>
-              {chosen.placed.map((p) => (
-                <tr key={p.position} className="border-t border-hair">
-                  <td className="font-bold">{p.position}</td>
-                  <td>
-                    {p.mark}
-                    {!p.fits && <span className="font-semibold text-tight"> ✕ does not fit</span>}
-                  </td>
-                  <td className="num text-right">{loadText(p.seatLbf, unit)}</td>
-                  <td className="num text-right">{heightText(p.heightIn, unit)}</td>
-                  <td className="num pl-3">{p.shimsIn.map((s) => heightText(s, unit)).join(" + ") || "–"}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-      </div>
-    </section>
   );
 }

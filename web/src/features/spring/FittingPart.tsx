@@ -13,7 +13,7 @@ import { useEntry } from "../../ui/useEntry";
 import { height, needed, words } from "../../units/boxes";
 import type { LashUnit } from "../../units/lash";
 import { heightText, heightUnit } from "../../units/load";
-import { worstFirst } from "../fatigue/springFaces";
+import { worstFirst } from "./worstFirst";
 
 interface FittingPartProps {
   engineId: string;

@@ -1,10 +1,10 @@
+import type { Schemas } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { heightText, heightUnit, loadText, loadUnit } from "../../units/load";
 import { wayText } from "../../words/adjust";
-import type { Pocket } from "./PocketsPage";
 
 interface PocketWaysProps {
-  pocket: Pocket;
+  pocket: Schemas["PocketView"];
   picked: number;
   onPick: (i: number) => void;
 }

@@ -1,10 +1,10 @@
 import { scaleLinear } from "d3-scale";
-import type { Schemas } from "../../api/client";
-import { useSettings } from "../../shell/settings";
-import { Axes, type Scale } from "../../ui/Axes";
-import { nth } from "../../ui/nth";
-import { useWidth } from "../../ui/useWidth";
-import { lashText } from "../../units/lash";
+import type { Schemas } from "../api/client";
+import { useSettings } from "../shell/settings";
+import { Axes, type Scale } from "../ui/Axes";
+import { nth } from "../ui/nth";
+import { useWidth } from "../ui/useWidth";
+import { lashText } from "../units/lash";
 
 interface LashChartProps {
   points: Schemas["Point"][];

@@ -1,0 +1,22 @@
+import { describe, expect, it } from "vitest";
+import type { Schemas } from "../../api/client";
+import { asked, dueValves, toggled } from "./usePlanning";
+
+const springs = (...verdicts: [string, string][]) =>
+  ({
+    springs: verdicts.map(([position, verdict]) => ({ position, said: { verdict } })),
+  }) as unknown as Schemas["EngineSprings"];
+
+describe("what a change begins with", () => {
+  it("has the valves whose springs are due, as they are usually done", () => {
+    expect(dueValves(springs(["1I", "RUN"], ["3E", "CHANGE"], ["4I", "WATCH"]))).toEqual({
+      "3E": asked("3E"),
+    });
+  });
+
+  it("takes a valve on and off by one press, whatever was said of it", () => {
+    const three = { ...asked("3E"), newSeal: true };
+    expect(toggled({ "3E": three }, "1I")).toEqual({ "3E": three, "1I": asked("1I") });
+    expect(toggled({ "3E": three }, "3E")).toEqual({});
+  });
+});
