@@ -66,7 +66,6 @@ export function RulesPart({ engineId, rules }: RulesPartProps) {
     },
     send: (read) => {
       const parts = readLinks(links, unit);
-      setLinks(parts.texts);
       if (parts.missed > 0) throw new Error("a limit of a part cannot be read");
       return answered(
         api.PUT("/api/engines/{id}/spring-rules", {
@@ -80,7 +79,15 @@ export function RulesPart({ engineId, rules }: RulesPartProps) {
   });
   const inch = heightUnit(unit);
   return (
-    <form className="scribed grid gap-3 rounded p-4" aria-label="Limits and schools" onSubmit={submit}>
+    <form
+      className="scribed grid gap-3 rounded p-4"
+      aria-label="Limits and schools"
+      onSubmit={(e) => {
+        // What cannot be read is marked in one go, here and in the boxes.
+        setLinks(readLinks(links, unit).texts);
+        return submit(e);
+      }}
+    >
       <h2 className="text-xl">Limits and schools</h2>
       <div className="grid grid-cols-2 gap-3">
         <Field label="Loss limit, % of baseline" hint="usual: 10" {...box("lossPercent")} />
