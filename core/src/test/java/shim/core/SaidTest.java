@@ -33,7 +33,7 @@ class SaidTest {
   void theListHasEverythingThatCanBeSaidWithItsFigures() throws IOException {
     List<String> lines =
         codes()
-            .map(c -> c.area() + "." + c.name() + ";" + String.join(" ", c.figures()))
+            .map(c -> c.form().area() + "." + c.name() + ";" + String.join(" ", c.form().figures()))
             .sorted()
             .toList();
     assertThat(lines).doesNotHaveDuplicates();

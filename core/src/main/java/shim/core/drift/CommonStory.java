@@ -60,20 +60,15 @@ public record CommonStory(
     NOTHING_OF_SECOND_BANK,
     ROUND_READ_OFF("atHours", "thou");
 
-    private final List<String> figures;
+    private final Said.Form form;
 
     Code(String... figures) {
-      this.figures = List.of(figures);
+      form = Said.form("COMMON", figures);
     }
 
     @Override
-    public List<String> figures() {
-      return figures;
-    }
-
-    @Override
-    public String area() {
-      return "COMMON";
+    public Said.Form form() {
+      return form;
     }
   }
 

@@ -106,20 +106,15 @@ public record ValveDrift(
     WENT_WIDE("sure", "movedThou", "fromHours", "toHours"),
     WENT_TIGHT("sure", "movedThou", "fromHours", "toHours");
 
-    private final List<String> figures;
+    private final Said.Form form;
 
     Code(String... figures) {
-      this.figures = List.of(figures);
+      form = Said.form("LASH", figures);
     }
 
     @Override
-    public List<String> figures() {
-      return figures;
-    }
-
-    @Override
-    public String area() {
-      return "LASH";
+    public Said.Form form() {
+      return form;
     }
   }
 

@@ -1,6 +1,5 @@
 package shim.core.fatigue;
 
-import java.util.List;
 import shim.core.unit.Said;
 
 /**
@@ -23,20 +22,15 @@ public record Reason(Kind kind, Verdict asks, Said said) {
     LITTLE_KNOWN("tests"),
     NO_CHECK_SPRING;
 
-    private final List<String> figures;
+    private final Said.Form form;
 
     Kind(String... figures) {
-      this.figures = List.of(figures);
+      form = Said.form("SPRING", figures);
     }
 
     @Override
-    public List<String> figures() {
-      return figures;
-    }
-
-    @Override
-    public String area() {
-      return "SPRING";
+    public Said.Form form() {
+      return form;
     }
   }
 

@@ -62,20 +62,15 @@ public record RoundStory(
     ALL_MOVED("intakesThou", "exhaustsThou"),
     EXHAUSTS_CLOSED("thou");
 
-    private final List<String> figures;
+    private final Said.Form form;
 
     Code(String... figures) {
-      this.figures = List.of(figures);
+      form = Said.form("ROUND", figures);
     }
 
     @Override
-    public List<String> figures() {
-      return figures;
-    }
-
-    @Override
-    public String area() {
-      return "ROUND";
+    public Said.Form form() {
+      return form;
     }
   }
 

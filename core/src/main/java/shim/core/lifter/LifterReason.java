@@ -1,6 +1,5 @@
 package shim.core.lifter;
 
-import java.util.List;
 import shim.core.fatigue.Verdict;
 import shim.core.unit.Said;
 
@@ -26,20 +25,15 @@ public record LifterReason(Kind kind, Verdict asks, Said said) {
     NOT_LOOKED_AT,
     NOT_ON_RECORD;
 
-    private final List<String> figures;
+    private final Said.Form form;
 
     Kind(String... figures) {
-      this.figures = List.of(figures);
+      form = Said.form("LIFTER", figures);
     }
 
     @Override
-    public List<String> figures() {
-      return figures;
-    }
-
-    @Override
-    public String area() {
-      return "LIFTER";
+    public Said.Form form() {
+      return form;
     }
   }
 

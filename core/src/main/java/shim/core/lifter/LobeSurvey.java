@@ -46,20 +46,15 @@ public final class LobeSurvey {
     SHORT_LASH_AGREES("shortThou", "openedThou"),
     SHORT_LASH_DIFFERS("shortThou", "openedThou");
 
-    private final List<String> figures;
+    private final Said.Form form;
 
     Code(String... figures) {
-      this.figures = List.of(figures);
+      form = Said.form("LOBE", figures);
     }
 
     @Override
-    public List<String> figures() {
-      return figures;
-    }
-
-    @Override
-    public String area() {
-      return "LOBE";
+    public Said.Form form() {
+      return form;
     }
   }
 

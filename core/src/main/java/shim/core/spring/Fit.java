@@ -55,20 +55,15 @@ public record Fit(
     OPEN_WITH_FLAT("loadLbf", "highLbf"),
     OVER_ITS_LIFT("mostIn");
 
-    private final List<String> figures;
+    private final Said.Form form;
 
     Code(String... figures) {
-      this.figures = List.of(figures);
+      form = Said.form("FIT", figures);
     }
 
     @Override
-    public List<String> figures() {
-      return figures;
-    }
-
-    @Override
-    public String area() {
-      return "FIT";
+    public Said.Form form() {
+      return form;
     }
   }
 

@@ -18,10 +18,18 @@ public record Said(String code, Map<String, Double> figures, String name) {
   public interface Code {
     String name();
 
-    List<String> figures();
+    Form form();
+  }
 
-    /** The same word of two features is told apart by this. */
-    String area();
+  /**
+   * What a code is filled with.
+   *
+   * @param area tells the same word of two features apart
+   */
+  public record Form(String area, List<String> figures) {}
+
+  public static Form form(String area, String... figures) {
+    return new Form(area, List.of(figures));
   }
 
   /** Words that were kept as they stood when they were written. */
@@ -35,7 +43,7 @@ public record Said(String code, Map<String, Double> figures, String name) {
    * @param values one for each figure the code takes
    */
   public static Said of(Code code, double... values) {
-    List<String> names = code.figures();
+    List<String> names = code.form().figures();
     if (names.size() != values.length) {
       throw new IllegalArgumentException(code + " takes " + names + ", not " + values.length);
     }
@@ -43,7 +51,7 @@ public record Said(String code, Map<String, Double> figures, String name) {
     for (int i = 0; i < values.length; i++) {
       figures.put(names.get(i), values[i]);
     }
-    return new Said(code.area() + "." + code.name(), figures, "");
+    return new Said(code.form().area() + "." + code.name(), figures, "");
   }
 
   public static Said kept(String words) {
