@@ -25,6 +25,7 @@ function Form({ send, kept }: { send: Send; kept?: (answer: string) => void }) {
     kept,
     fields: { hours: "removal.toHours" },
     elsewhere: ["hand"],
+    shown: (typed) => (typed.state === "COLD" ? typed : { ...typed, psi: "" }),
   });
   return (
     <form aria-label="entry" onSubmit={entry.submit}>
@@ -89,6 +90,16 @@ describe("a form", () => {
     expect(screen.getByText(/a number of hours/)).toBeTruthy();
     expect(send).not.toHaveBeenCalled();
     expect(screen.getByLabelText("Air")).toHaveProperty("value", "80 bar");
+  });
+
+  it("does not stumble over a box that is not shown", async () => {
+    const send = vi.fn<Send>().mockResolvedValue("answer");
+    show(send);
+    type("Air", "80 bar");
+    fireEvent.click(screen.getByText("hot"));
+    submit();
+    await screen.findByText("kept");
+    expect(send.mock.calls[0]?.[0]).toMatchObject({ psi: undefined, state: "HOT" });
   });
 
   it("says a refusal at its box, by the name Shim has for it", async () => {

@@ -19,6 +19,8 @@ interface Entry<In extends FieldValues, Out, Answer> {
   kept?: (answer: Answer, read: Out) => unknown;
   /** What Shim calls a box, where it is not the box's own name; a prefix will do. */
   fields?: Partial<Record<FieldPath<In>, string>>;
+  /** What of it counts: a box that is not shown is not read, whatever was typed in it before. */
+  shown?: (typed: In) => In;
   /** Boxes are read while they are typed: something on the page follows them. */
   atOnce?: boolean;
   /** What the page itself says at boxes of its own. */
@@ -27,9 +29,11 @@ interface Entry<In extends FieldValues, Out, Answer> {
 
 /** A form: its boxes, what is wrong at each in words, and one way to send it. */
 export function useEntry<In extends FieldValues, Out, Answer>(entry: Entry<In, Out, Answer>) {
+  const { shown = (typed) => typed } = entry;
+  const read = zodResolver<In, unknown, Out>(entry.schema);
   const form = useForm<In, unknown, Out>({
     defaultValues: entry.first,
-    resolver: zodResolver(entry.schema),
+    resolver: (typed, context, options) => read(shown(typed), context, options),
     mode: entry.atOnce ? "onChange" : "onSubmit",
   });
   const keep = useMutation({

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../../api/client";
-import { asked, dueValves, toggled } from "./usePlanning";
+import { asked, dueValves, shown, toggled } from "./usePlanning";
 
 const springs = (...verdicts: [string, string][]) =>
   ({
@@ -18,5 +18,31 @@ describe("what a change begins with", () => {
     const three = { ...asked("3E"), newSeal: true };
     expect(toggled({ "3E": three }, "1I")).toEqual({ "3E": three, "1I": asked("1I") });
     expect(toggled({ "3E": three }, "3E")).toEqual({});
+  });
+
+  it("reads no box that is not shown", () => {
+    const typed = {
+      hand: "KV",
+      engineHours: "10",
+      kind: "IN_CAR" as const,
+      hold: "AIR" as const,
+      state: "COLD" as const,
+      psi: "80 bar",
+      offDeg: "3",
+      headIn: "2",
+      fromDeg: "90",
+      breakInHours: "1",
+      intakeOff: false,
+      innerOut: true,
+    };
+    expect(shown(typed)).toEqual(typed);
+    expect(shown({ ...typed, hold: "PISTON" })).toMatchObject({
+      psi: "",
+      offDeg: "",
+      headIn: "",
+      fromDeg: "90",
+    });
+    expect(shown({ ...typed, kind: "HEADS_OFF" })).toMatchObject({ psi: "", fromDeg: "", breakInHours: "1" });
+    expect(shown({ ...typed, innerOut: false })).toMatchObject({ breakInHours: "", psi: "80 bar" });
   });
 });

@@ -29,6 +29,22 @@ const wishIn = (unit: LashUnit) =>
     innerOut: z.boolean(),
   });
 
+type Typed = z.input<ReturnType<typeof wishIn>>;
+
+/** Boxes that do not belong to the kind of job and hold are as if blank. */
+export function shown(typed: Typed): Typed {
+  const inCar = typed.kind === "IN_CAR";
+  const air = inCar && typed.hold === "AIR";
+  return {
+    ...typed,
+    psi: air ? typed.psi : "",
+    offDeg: air ? typed.offDeg : "",
+    headIn: air ? typed.headIn : "",
+    fromDeg: inCar ? typed.fromDeg : "",
+    breakInHours: typed.innerOut ? typed.breakInHours : "",
+  };
+}
+
 export const asked = (valve: Valve): Schemas["AskedValve"] => ({
   valve,
   newSeal: false,
@@ -82,6 +98,7 @@ export function usePlanning(engineId: string, known: Schemas["EngineSprings"]) {
       intakeOff: false,
       innerOut: false,
     },
+    shown,
     atOnce: true,
     elsewhere: ["valves"],
     send: (read) =>
@@ -98,7 +115,7 @@ export function usePlanning(engineId: string, known: Schemas["EngineSprings"]) {
     },
   });
   // The hours may still be half typed: a plan does not depend on them.
-  const read = schema.safeParse({ ...entry.form.watch(), engineHours: "0" });
+  const read = schema.safeParse({ ...shown(entry.form.watch()), engineHours: "0" });
   const plan = useQuery({
     ...jobPlan(engineId, read.success ? askOf(read.data) : ({} as Ask)),
     enabled: read.success && chosen.length > 0,

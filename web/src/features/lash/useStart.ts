@@ -51,6 +51,7 @@ export function useStart(engine: Schemas["EngineView"], hours: number, fitted: b
       withSprings: onePass === "yes",
       tester,
     },
+    shown: (typed) => (typed.school === "BEST_STOPS" ? typed : { ...typed, stops: "" }),
     send: async ({ withSprings, tester: read, ...round }) => {
       const { hand, engineHours, state } = round;
       await answered(
