@@ -17,12 +17,19 @@ const SCHEMA = z.object({
 
 type Send = (read: z.output<typeof SCHEMA>) => Promise<string>;
 
-function Form({ send, kept }: { send: Send; kept?: (answer: string) => void }) {
+interface FormProps {
+  send: Send;
+  kept?: (answer: string) => void;
+  remember?: (typed: z.input<typeof SCHEMA>) => void;
+}
+
+function Form({ send, kept, remember }: FormProps) {
   const entry = useEntry({
     schema: SCHEMA,
     first: { hours: "10.1", psi: "", scrap: false, state: "COLD" as const },
     send,
     kept,
+    remember,
     fields: { hours: "removal.toHours" },
     elsewhere: ["hand"],
     shown: (typed) => (typed.state === "COLD" ? typed : { ...typed, psi: "" }),
@@ -47,10 +54,10 @@ function Form({ send, kept }: { send: Send; kept?: (answer: string) => void }) {
   );
 }
 
-function show(send: Send, kept?: (answer: string) => void) {
+function show(send: Send, kept?: FormProps["kept"], remember?: FormProps["remember"]) {
   render(
     <QueryClientProvider client={new QueryClient()}>
-      <Form send={send} kept={kept} />
+      <Form send={send} kept={kept} remember={remember} />
     </QueryClientProvider>,
   );
 }
@@ -100,6 +107,16 @@ describe("a form", () => {
     submit();
     await screen.findByText("kept");
     expect(send.mock.calls[0]?.[0]).toMatchObject({ psi: undefined, state: "HOT" });
+  });
+
+  it("tells at once what was typed or chosen, to be kept for the next time", () => {
+    const remember = vi.fn();
+    show(vi.fn<Send>(), undefined, remember);
+    expect(remember).not.toHaveBeenCalled();
+    fireEvent.click(screen.getByText("hot"));
+    expect(remember).toHaveBeenLastCalledWith(expect.objectContaining({ state: "HOT", psi: "" }));
+    type("Air", "90");
+    expect(remember).toHaveBeenLastCalledWith(expect.objectContaining({ psi: "90" }));
   });
 
   it("says a refusal at its box, by the name Shim has for it", async () => {

@@ -1,5 +1,6 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useMutation } from "@tanstack/react-query";
+import { useEffect, useRef } from "react";
 import {
   type DefaultValues,
   type FieldPath,
@@ -21,6 +22,8 @@ interface Entry<In extends FieldValues, Out, Answer> {
   fields?: Partial<Record<FieldPath<In>, string>>;
   /** What of it counts: a box that is not shown is not read, whatever was typed in it before. */
   shown?: (typed: In) => In;
+  /** Told of everything typed or chosen, at once: what this device keeps for the next time. */
+  remember?: (typed: In) => void;
   /** Boxes are read while they are typed: something on the page follows them. */
   atOnce?: boolean;
   /** What the page itself says at boxes of its own. */
@@ -36,6 +39,16 @@ export function useEntry<In extends FieldValues, Out, Answer>(entry: Entry<In, O
     resolver: (typed, context, options) => read(shown(typed), context, options),
     mode: entry.atOnce ? "onChange" : "onSubmit",
   });
+  const remember = useRef(entry.remember);
+  remember.current = entry.remember;
+  useEffect(
+    () =>
+      form.subscribe({
+        formState: { values: true },
+        callback: ({ values }) => remember.current?.(values),
+      }),
+    [form],
+  );
   const keep = useMutation({
     mutationFn: entry.send,
     onSuccess: (answer, read) => entry.kept?.(answer, read),

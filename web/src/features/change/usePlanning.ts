@@ -108,9 +108,9 @@ export function usePlanning(engineId: string, known: Schemas["EngineSprings"]) {
           body: { engineId, engineHours: read.engineHours, hand: read.hand, ask: askOf(read) },
         }),
       ),
+    remember: (typed) => keepHold(typed.hold),
     kept: (_, read) => {
       settings.setHand(read.hand);
-      keepHold(read.hold);
       void navigate({ to: "/jobs/$id", params: { id } });
     },
   });

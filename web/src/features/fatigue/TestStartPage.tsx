@@ -73,11 +73,13 @@ function Begin({ engineId, known }: { engineId: string; known: Schemas["EngineSp
           body: { engineId, ...read, repeats: Number(read.repeats) },
         }),
       ),
+    remember: (typed) => {
+      keepOrder(typed.order);
+      keepTester(typed.tester);
+      keepRepeats(typed.repeats);
+    },
     kept: (_, read) => {
       settings.setHand(read.hand);
-      keepOrder(read.order);
-      keepTester(read.tester);
-      keepRepeats(read.repeats);
       void navigate({ to: "/tests/$id", params: { id } });
     },
   });

@@ -78,10 +78,12 @@ export function useStart(engine: Schemas["EngineView"], hours: number, fitted: b
         }),
       );
     },
+    remember: (typed) => {
+      keepOnePass(typed.withSprings ? "yes" : "no");
+      keepTester(typed.tester);
+    },
     kept: (_, read) => {
       settings.setHand(read.hand);
-      keepOnePass(read.withSprings ? "yes" : "no");
-      keepTester(read.tester);
       void navigate({ to: "/rounds/$id", params: { id } });
     },
   });
