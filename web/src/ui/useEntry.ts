@@ -55,7 +55,7 @@ export function useEntry<In extends FieldValues, Out, Answer>(entry: Entry<In, O
   });
   const refused = keep.error instanceof ApiProblem ? keep.error.errors : [];
   const field = (name: FieldPath<In>) => entry.fields?.[name] ?? name.replace(/\.(\d+)/g, "[$1]");
-  const at = (name: FieldPath<In>) => refused.find((e) => e.field.startsWith(field(name)))?.message;
+  const error = (start: string) => refused.find((e) => e.field.startsWith(start))?.message;
   const boxes = Object.keys(form.getValues()) as FieldPath<In>[];
   const homes = [...boxes.map(field), ...(entry.elsewhere ?? [])];
   const homeless = refused.filter((e) => !homes.some((home) => e.field.startsWith(home)));
@@ -64,7 +64,7 @@ export function useEntry<In extends FieldValues, Out, Answer>(entry: Entry<In, O
     /** Properties of a box of text, a list or a tick. */
     box: (name: FieldPath<In>) => ({
       ...form.register(name),
-      error: form.getFieldState(name, form.formState).error?.message ?? at(name),
+      error: form.getFieldState(name, form.formState).error?.message ?? error(field(name)),
     }),
     /** Properties of a choice. */
     choice: <N extends FieldPath<In>>(name: N) => ({
@@ -73,7 +73,7 @@ export function useEntry<In extends FieldValues, Out, Answer>(entry: Entry<In, O
         form.setValue(name, value as PathValue<In, N>, { shouldDirty: true }),
     }),
     /** What Shim says of something that is no box here, such as the initials. */
-    error: (name: string) => refused.find((e) => e.field.startsWith(name))?.message,
+    error,
     refused,
     submit: form.handleSubmit((read) => keep.mutate(read)),
     keeping: keep.isPending,

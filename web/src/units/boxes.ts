@@ -28,6 +28,10 @@ export const needed = (words: string) =>
     return Number.NaN;
   });
 
+/** Engine hours now, to a hundredth; they have to be there. */
+export const hours = () => needed("a number of hours");
+export const hoursText = (engineHours: number) => String(Math.round(engineHours * 100) / 100);
+
 /** Several figures, a blank or a semicolon between them. */
 export const several = (read: Read) =>
   z.string().transform((text, ctx) =>

@@ -7,7 +7,7 @@ import { newId } from "../../api/ids";
 import { jobPlan } from "../../api/queries";
 import { useKept, useSettings } from "../../shell/settings";
 import { useEntry } from "../../ui/useEntry";
-import { figure, height, needed } from "../../units/boxes";
+import { figure, height, hours, hoursText } from "../../units/boxes";
 import type { LashUnit } from "../../units/lash";
 
 type Ask = Schemas["JobAsk"];
@@ -16,7 +16,7 @@ export type Asked = Record<Valve, Schemas["AskedValve"]>;
 const wishIn = (unit: LashUnit) =>
   z.object({
     hand: z.string(),
-    engineHours: needed("a number of hours"),
+    engineHours: hours(),
     kind: z.enum(["IN_CAR", "HEADS_OFF", "ASSEMBLE"]),
     hold: z.enum(["AIR", "PISTON", "ROPE"]),
     state: z.enum(["COLD", "HOT"]),
@@ -86,7 +86,7 @@ export function usePlanning(engineId: string, known: Schemas["EngineSprings"]) {
     schema,
     first: {
       hand: settings.hand,
-      engineHours: String(Math.round(known.engineHours * 100) / 100),
+      engineHours: hoursText(known.engineHours),
       kind: "IN_CAR" as const,
       hold,
       state: "COLD" as const,

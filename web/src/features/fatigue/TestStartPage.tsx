@@ -14,7 +14,7 @@ import { Choice } from "../../ui/Choice";
 import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { useEntry } from "../../ui/useEntry";
-import { needed } from "../../units/boxes";
+import { hours, hoursText } from "../../units/boxes";
 
 type Start = Schemas["TestStart"];
 
@@ -38,7 +38,7 @@ export function TestStartPage() {
 
 const START = z.object({
   hand: z.string(),
-  engineHours: needed("a number of hours"),
+  engineHours: hours(),
   place: z.enum(["HEAD", "BENCH"]),
   state: z.enum(["COLD", "HOT"]),
   order: z.enum(["FIRING", "BANK", "STOPS"]),
@@ -59,7 +59,7 @@ function Begin({ engineId, known }: { engineId: string; known: Schemas["EngineSp
     schema: START,
     first: {
       hand: settings.hand,
-      engineHours: String(Math.round(known.engineHours * 100) / 100),
+      engineHours: hoursText(known.engineHours),
       place: "HEAD" as const,
       state: last?.state ?? ("COLD" as const),
       order,

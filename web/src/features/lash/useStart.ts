@@ -5,12 +5,12 @@ import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
 import { useKept, useSettings } from "../../shell/settings";
 import { useEntry } from "../../ui/useEntry";
-import { figure, needed } from "../../units/boxes";
+import { figure, hours, hoursText } from "../../units/boxes";
 import type { School } from "../crank/schools";
 
 const START = z.object({
   hand: z.string(),
-  engineHours: needed("a number of hours"),
+  engineHours: hours(),
   headTempStartF: figure(),
   state: z.enum(["HOT", "COLD"]),
   school: z.custom<School>(),
@@ -30,7 +30,7 @@ export function stopsOf(text: string | number | undefined): number {
 }
 
 /** How a round begins, and the spring test with it where one pass does both. */
-export function useStart(engine: Schemas["EngineView"], hours: number, fitted: boolean) {
+export function useStart(engine: Schemas["EngineView"], hoursNow: number, fitted: boolean) {
   const navigate = useNavigate();
   const settings = useSettings();
   const [id] = useState(() => newId());
@@ -41,7 +41,7 @@ export function useStart(engine: Schemas["EngineView"], hours: number, fitted: b
     schema: START,
     first: {
       hand: settings.hand,
-      engineHours: String(Math.round(hours * 100) / 100),
+      engineHours: hoursText(hoursNow),
       headTempStartF: "",
       state: engine.sheet.cam?.lashState ?? ("COLD" as const),
       school: (engine.sheet.rules?.school as School | undefined) ?? ("BEST_STOPS" as const),

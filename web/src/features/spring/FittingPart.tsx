@@ -10,7 +10,7 @@ import { Button } from "../../ui/Button";
 import { Check, Field, Select } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { useEntry } from "../../ui/useEntry";
-import { height, needed, words } from "../../units/boxes";
+import { boxText, height, hours, hoursText, words } from "../../units/boxes";
 import type { LashUnit } from "../../units/lash";
 import { heightText, heightUnit } from "../../units/load";
 import { worstFirst } from "./worstFirst";
@@ -24,7 +24,7 @@ const exchangeIn = (unit: LashUnit) =>
   z.object({
     valve: z.string(),
     into: z.string(),
-    toHours: needed("a number of hours"),
+    toHours: hours(),
     heightIn: height(unit),
     why: words(),
     scrapped: z.boolean(),
@@ -36,14 +36,15 @@ export function FittingPart({ engineId, known }: FittingPartProps) {
   const queries = useQueryClient();
   const stock = useQuery(springStock()).data ?? [];
   const first = worstFirst(known.springs)[0];
+  const heightBox = (inch: number | undefined) => boxText(inch, (v) => heightText(v, unit));
   const at = (valve: string) => known.springs.find((s) => s.position === valve);
   const { form, box, submit, kept, trouble, error } = useEntry({
     schema: exchangeIn(unit),
     first: {
       valve: first?.position ?? "",
       into: "",
-      toHours: String(Math.round(known.engineHours * 100) / 100),
-      heightIn: heightText(first?.heightIn, unit).replace("–", ""),
+      toHours: hoursText(known.engineHours),
+      heightIn: heightBox(first?.heightIn),
       why: "",
       scrapped: true,
     },
@@ -87,7 +88,7 @@ export function FittingPart({ engineId, known }: FittingPartProps) {
           label="Valve"
           {...valve}
           onChange={(e) => {
-            form.setValue("heightIn", heightText(at(e.target.value)?.heightIn, unit).replace("–", ""));
+            form.setValue("heightIn", heightBox(at(e.target.value)?.heightIn));
             return valve.onChange(e);
           }}
           options={known.springs.map((s) => [s.position, `${s.position}, ${s.mark}`] as const)}

@@ -10,7 +10,7 @@ import { Button } from "../../ui/Button";
 import { Field, Select } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { useEntry } from "../../ui/useEntry";
-import { figure, height, needed } from "../../units/boxes";
+import { figure, height, hours, hoursText } from "../../units/boxes";
 import type { LashUnit } from "../../units/lash";
 import { heightUnit } from "../../units/load";
 import { SheetBoxes, useSpringSheet } from "./SheetBoxes";
@@ -24,7 +24,7 @@ const setIn = (unit: LashUnit) =>
   z.object({
     typeId: z.string(),
     setName: z.string(),
-    engineHours: needed("a number of hours"),
+    engineHours: hours(),
     hoursBefore: figure(),
     heightIn: height(unit),
   });
@@ -42,7 +42,7 @@ export function NewSetPart({ engineId, known }: NewSetPartProps) {
     first: {
       typeId: "new",
       setName: "A",
-      engineHours: String(Math.round(known.engineHours * 100) / 100),
+      engineHours: hoursText(known.engineHours),
       hoursBefore: "0",
       heightIn: "",
     },

@@ -9,7 +9,9 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -204,11 +206,12 @@ class JobPlanner {
       JobWish wish,
       Pockets.EnginePockets known,
       Stock.Shelf shelf) {
+    Set<Position> asked = ask.valves().stream().map(AskedValve::valve).collect(Collectors.toSet());
     Map<Position, JobWish.Pocket> pockets = new HashMap<>();
     Map<String, UUID> marks = new HashMap<>();
     for (Pockets.PocketView p : known.pockets()) {
-      pockets.put(p.position(), pocket(p, shelf));
-      if (ask.valves().stream().anyMatch(v -> v.valve().equals(p.position()))) {
+      if (asked.contains(p.position())) {
+        pockets.put(p.position(), pocket(p, shelf));
         marks.put(p.mark(), p.fitting().springId());
       }
     }

@@ -13,6 +13,7 @@ import shim.app.fatigue.SpringViews.LoadBand;
 import shim.app.fatigue.SpringViews.SpringLife;
 import shim.app.http.Refusal;
 import shim.app.spring.Springs;
+import shim.core.engine.Position;
 import shim.core.fatigue.Limits;
 import shim.core.fatigue.SpringSet;
 import shim.core.fatigue.TestedSet;
@@ -132,7 +133,7 @@ class LifeReader {
         test.startedAt,
         test.engineHours,
         t.hours(),
-        first.load().at().orElse(null),
+        first.load().at().isEmpty() ? null : Position.parse(first.load().at()),
         list.stream().map(TestedSet.Moved::atReferenceLbf).toList(),
         t.rawLbf(),
         corrected,

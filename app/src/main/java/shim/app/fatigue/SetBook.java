@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -16,7 +17,6 @@ import org.springframework.transaction.annotation.Transactional;
 import shim.app.record.Maybe;
 import shim.app.spring.SpringTypes;
 import shim.app.spring.Springs;
-import shim.core.engine.Position;
 import shim.core.fatigue.SpringRecord;
 import shim.core.fatigue.SpringSet;
 import shim.core.fatigue.TestedSet;
@@ -169,7 +169,7 @@ class SetBook {
   private static SpringRecord.Load load(LoadSeen l) {
     return new SpringRecord.Load(
         l.springId().toString(),
-        Optional.ofNullable(l.valve()).map(Position::parse),
+        Objects.requireNonNullElse(l.valve(), ""),
         l.heightIn(),
         l.loadLbf(),
         l.member() == SpringTests.Member.WHOLE);

@@ -84,7 +84,11 @@ public record JobWish(
     valves = List.copyOf(valves);
   }
 
-  /** Whether it can be planned at all. */
+  /**
+   * Whether it can be planned at all.
+   *
+   * @param pockets of the valves that are wanted, as far as they have a spring
+   */
   public Optional<No> refused(Engine engine, Map<Position, Pocket> pockets) {
     if (valves.isEmpty()) {
       return Optional.of(new No(Refused.NO_VALVES, Optional.empty()));

@@ -9,7 +9,6 @@ import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import shim.core.engine.HeatState;
-import shim.core.engine.Position;
 import shim.core.running.PartHours;
 import shim.core.spring.SpringType;
 import shim.core.unit.Known;
@@ -62,11 +61,10 @@ public record SpringRecord(List<Spring> springs, List<Test> tests) {
   /**
    * One reading as the tester showed it.
    *
-   * @param at valve it was read at; empty on the bench
+   * @param at name of the valve it was read at, for showing; empty on the bench
    * @param whole of the whole spring, not of one of its members
    */
-  public record Load(
-      String spring, Optional<Position> at, double heightIn, double loadLbf, boolean whole) {}
+  public record Load(String spring, String at, double heightIn, double loadLbf, boolean whole) {}
 
   public SpringRecord {
     springs = springs.stream().sorted(Comparator.comparing(Spring::mark)).toList();

@@ -6,6 +6,9 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
+import shim.core.spring.LoadCurve;
+import shim.core.spring.SpringSheet;
+import shim.core.spring.SpringType;
 
 /** Sets of springs read over a season, for tests. */
 final class Sets {
@@ -91,5 +94,20 @@ final class Sets {
 
   static Situation now(int spring, double hours) {
     return new Situation("s" + spring, hours, List.of(1.4, 0.9), false, Optional.empty());
+  }
+
+  /** 300 lbf/in: 220 at 1.95, 505 at 1.0. */
+  static SpringType type(String name) {
+    return new SpringType(
+        name,
+        SpringSheet.Form.DUAL,
+        new LoadCurve(List.of(new LoadCurve.At(1.95, NEW_LBF), new LoadCurve.At(1.0, 505))),
+        1.95,
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        0.08,
+        Optional.empty());
   }
 }

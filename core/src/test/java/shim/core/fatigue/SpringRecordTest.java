@@ -8,34 +8,15 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import shim.core.engine.HeatState;
-import shim.core.engine.Position;
 import shim.core.fatigue.SpringRecord.Load;
 import shim.core.fatigue.SpringRecord.Spring;
 import shim.core.running.PartHours;
-import shim.core.spring.LoadCurve;
-import shim.core.spring.SpringSheet;
-import shim.core.spring.SpringType;
 
 /** Which tests and springs are read together, and what of them counts. */
 class SpringRecordTest {
   private static final OptionalDouble NONE = OptionalDouble.empty();
   private static final String V8 = "v8";
   private static final String OTHER = "other";
-
-  /** 300 lbf/in: 220 at 1.95, 505 at 1.0. */
-  private static SpringType type(String name) {
-    return new SpringType(
-        name,
-        SpringSheet.Form.DUAL,
-        new LoadCurve(List.of(new LoadCurve.At(1.95, 220), new LoadCurve.At(1.0, 505))),
-        1.95,
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        0.08,
-        Optional.empty());
-  }
 
   private static PartHours.Fitting stay(String engine, double from, double to) {
     return new PartHours.Fitting(
@@ -47,7 +28,7 @@ class SpringRecordTest {
   }
 
   private static Load read(String spring, double lbf) {
-    return new Load(spring, Optional.of(Position.parse("1I")), 1.95, lbf, true);
+    return new Load(spring, "1I", 1.95, lbf, true);
   }
 
   private static SpringRecord.Test test(
@@ -56,7 +37,7 @@ class SpringRecordTest {
   }
 
   private static TestedSet only(SpringRecord record) {
-    List<TestedSet> sets = record.sets(SpringRecordTest::type);
+    List<TestedSet> sets = record.sets(Sets::type);
     assertThat(sets).hasSize(1);
     return sets.get(0);
   }
@@ -67,7 +48,7 @@ class SpringRecordTest {
         new SpringRecord(
                 List.of(spring("b", "dual"), spring("c", "beehive"), spring("a", "dual")),
                 List.of(test("t", V8, 5, HeatState.COLD, read("b", 219), read("c", 180))))
-            .sets(SpringRecordTest::type);
+            .sets(Sets::type);
     assertThat(sets).extracting(TestedSet::typeId).containsExactly("dual", "beehive");
     assertThat(sets.get(0).history().springs())
         .extracting(SetHistory.Member::id)
@@ -121,9 +102,9 @@ class SpringRecordTest {
 
   @Test
   void whatDoesNotCountIsShownAndLeftOut() {
-    Load far = new Load("a", Optional.empty(), 1.80, 262, true);
-    Load near = new Load("a", Optional.empty(), 1.93, 225, true);
-    Load inner = new Load("a", Optional.empty(), 1.95, 70, false);
+    Load far = new Load("a", "", 1.80, 262, true);
+    Load near = new Load("a", "", 1.93, 225, true);
+    Load inner = new Load("a", "", 1.95, 70, false);
     SpringRecord record =
         new SpringRecord(
             List.of(spring("a", "dual", stay(V8, 0, 0))),

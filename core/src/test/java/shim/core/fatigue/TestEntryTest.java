@@ -10,10 +10,8 @@ import java.util.stream.DoubleStream;
 import org.junit.jupiter.api.Test;
 import shim.core.fatigue.TestEntry.Known;
 import shim.core.fatigue.TestEntry.Load;
-import shim.core.spring.LoadCurve;
 import shim.core.spring.LoadQuestion;
 import shim.core.spring.LoadQuestion.Code;
-import shim.core.spring.SpringSheet;
 import shim.core.spring.SpringType;
 
 /** Each reading of a test against what was known of its spring before. */
@@ -21,19 +19,7 @@ class TestEntryTest {
   private static final OptionalDouble NONE = OptionalDouble.empty();
   private static final double SHEET_LBF = Sets.NEW_LBF;
 
-  /** 300 lbf/in: 220 at 1.95, 505 at 1.0. */
-  private static final SpringType TYPE =
-      new SpringType(
-          "dual",
-          SpringSheet.Form.DUAL,
-          new LoadCurve(List.of(new LoadCurve.At(1.95, SHEET_LBF), new LoadCurve.At(1.0, 505))),
-          1.95,
-          Optional.empty(),
-          Optional.empty(),
-          Optional.empty(),
-          Optional.empty(),
-          0.08,
-          Optional.empty());
+  private static final SpringType TYPE = Sets.type("dual");
 
   private static final SpringSet UNTESTED =
       SpringSet.of(new Sets(8, 7).history(new double[0]), SetPrior.USUAL);
