@@ -83,6 +83,9 @@ class SpringRecordTest {
     assertThat(life.in(V8, 8)).as("on the shelf").isEqualTo(5);
     assertThat(life.in(V8, 10)).isEqualTo(6);
     assertThat(life.in(OTHER, 10)).isEqualTo(1);
+    PartHours lent = new PartHours(1, List.of(stay(V8, 0, 2), stay(OTHER, 10, 13), stay(V8, 5, 0)));
+    assertThat(lent.in(V8, 5)).as("back, with what it ran elsewhere").isEqualTo(1 + 2 + 3);
+    assertThat(lent.in(V8, 4.9)).isEqualTo(1 + 2);
   }
 
   @Test

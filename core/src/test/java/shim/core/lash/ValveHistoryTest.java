@@ -13,6 +13,7 @@ import shim.core.engine.ValveKind;
 import shim.core.lash.ValveHistory.ChainChange;
 import shim.core.lash.ValveHistory.Drift;
 import shim.core.lash.ValveHistory.Visit;
+import shim.core.unit.Said;
 
 class ValveHistoryTest {
   private static final Position E3 = Position.parse("3E");
@@ -126,5 +127,26 @@ class ValveHistoryTest {
             .map(v -> line(v.position().toString(), v.foundIn(), 0.018, v.driftIn() - 0.004))
             .toList();
     assertThat(RoundStory.of(still).moved()).isEmpty();
+  }
+
+  @Test
+  void exhaustsThatCloseAloneAreSaidByHowFar() {
+    RoundStory story =
+        RoundStory.of(
+            List.of(
+                line("1E", 0.016, 0.018, -0.0022), line("2E", 0.016, 0.018, -0.0018),
+                line("1I", 0.018, 0.018, 0.0001), line("2I", 0.018, 0.018, -0.0001)));
+    Said closed = story.moved().get(0).said();
+    assertThat(story.moved()).hasSize(1);
+    assertThat(closed.code()).isEqualTo("ROUND.EXHAUSTS_CLOSED");
+    assertThat(closed.figure("thou")).isCloseTo(2, within(1e-9));
+  }
+
+  @Test
+  void aValveLeftOutIsSaidWithWhatItWasHeldAgainst() {
+    assertThat(RoundStory.of(List.of(line("1I", 0.018, 0.021, 0))).first().get(0).said())
+        .isEqualTo(Said.of(RoundStory.Code.OUTSIDE, 0.021, 0.018, 0.002));
+    assertThat(RoundStory.of(List.of(line("1I", 0.018, 0.013, 0))).first().get(0).said())
+        .isEqualTo(Said.of(RoundStory.Code.UNDER_FLOOR, 0.013, 0.014));
   }
 }
