@@ -43,11 +43,11 @@ export function StepPanel(props: StepPanelProps) {
     }
   };
   const wrong = unclear ?? trouble ?? refused;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: after a refusal the keys go to the step again
+  // biome-ignore lint/correctness/useExhaustiveDependencies: after a refusal, and when what went before is in, the keys go to the step again
   useEffect(() => {
-    if (first.current) first.current.select();
-    else button.current?.focus();
-  }, [wrong]);
+    first.current?.select();
+    (first.current ?? button.current)?.focus();
+  }, [wrong, busy]);
   return (
     <form
       className="scribed grid content-start gap-4 rounded p-5"
@@ -106,7 +106,7 @@ export function StepPanel(props: StepPanelProps) {
       {wrong && <Notice tone="stop">{wrong}</Notice>}
       {busy && (
         <p role="status" className="text-muted">
-          On its way to Shim: the next step comes with its answer.
+          On its way to Shim: the walk goes on with its answer.
         </p>
       )}
       <div className="flex flex-wrap gap-2">

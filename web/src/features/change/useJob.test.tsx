@@ -86,6 +86,17 @@ describe("a step of a walk on its way", () => {
     await waitFor(() => expect(waiting()).toEqual([]));
     expect(result.current.refused).toBeUndefined();
   });
+
+  it("pressed again before its answer is on the page is done once; an emergency always counts", () => {
+    const { result } = renderHook(() => useJob("j"), { wrapper });
+    // Answered, and not drawn yet: the hook still holds what the page shows.
+    const shown = result.current;
+    queries.setQueryData(jobQuery("j").queryKey, view(5, 5) as never);
+    shown.once({ act: "TICK", step: "a" });
+    expect(acts()).toEqual([]);
+    shown.once({ act: "AIR_LOST", cylinder: 3 });
+    expect(acts()).toEqual([["AIR_LOST", 5, false]]);
+  });
 });
 
 describe("two answers to one job", () => {

@@ -32,11 +32,16 @@ export function useJob(id: string) {
   const parcels = useMemo(() => ofJob(box, id), [box, id]);
   const hand = settings.hand || query.data?.hand || "";
 
-  /** Something done. What was refused before gives way to what the person does now. */
+  /**
+   * Something done. What was refused before gives way to what the person does now. A step that was
+   * pressed twice is done once: the second press may come when Shim has answered and the page does not
+   * show it yet.
+   */
   const once = (act: Act) => {
+    const seen = queries.getQueryData(jobQuery(id).queryKey)?.state.acts ?? 0;
+    if (act.step && seen !== query.data?.state.acts) return;
     const before = acts(ofJob(waiting(), id));
     for (const p of before) if (p.held) discard(p.key);
-    const seen = queries.getQueryData(jobQuery(id).queryKey)?.state.acts ?? 0;
     const basedOn = seen + before.filter((p) => !p.held).length;
     post({ kind: "act", jobId: id, actId: newId(), body: { ...act, hand, basedOn } });
   };

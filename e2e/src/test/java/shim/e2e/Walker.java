@@ -20,16 +20,18 @@ final class Walker {
         browser.script("return document.querySelector('[data-step]')?.dataset.step ?? ''"));
   }
 
-  /** Waits until the step on screen takes the keys. */
+  /** The step on screen takes the keys. */
+  boolean takesKeys() {
+    return Boolean.TRUE.equals(
+        browser.script(
+            "const f = document.activeElement?.closest('form');"
+                + "return !!f?.querySelector('[data-step]')"
+                + " && !f.querySelector('[type=submit]')?.disabled"
+                + " || document.activeElement?.type === 'checkbox'"));
+  }
+
   private String ready() {
-    browser.await(
-        () ->
-            Boolean.TRUE.equals(
-                browser.script(
-                    "const f = document.activeElement?.closest('form');"
-                        + "return !!f?.querySelector('[data-step]')"
-                        + " && !f.querySelector('[type=submit]')?.disabled"
-                        + " || document.activeElement?.type === 'checkbox'")));
+    browser.await(this::takesKeys);
     return step();
   }
 

@@ -1,0 +1,84 @@
+// @vitest-environment happy-dom
+
+import { cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { SettingsProvider } from "../../shell/settings";
+import { StepPanel } from "./StepPanel";
+import type { JobStep } from "./steps";
+
+beforeEach(() => vi.stubGlobal("matchMedia", () => ({ matches: false })));
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const step = (act: JobStep["act"], more: Partial<JobStep> = {}): JobStep => ({
+  id: act,
+  act,
+  title: act,
+  look: [],
+  ...more,
+});
+
+/** A person at one step of a walk. */
+function at(of: JobStep) {
+  const done = vi.fn();
+  const panel = (busy: boolean, refused?: string) => (
+    <StepPanel step={of} number={2} of={9} busy={busy} refused={refused} hydraulic={false} onDo={done} />
+  );
+  const { rerender } = render(panel(false), { wrapper: SettingsProvider });
+  return { done, draw: (busy: boolean, refused?: string) => rerender(panel(busy, refused)) };
+}
+
+const doIt = () => screen.getByRole<HTMLButtonElement>("button", { name: /⏎/ });
+
+describe("the keys of a step", () => {
+  it("are its own when it comes, and again when what went before is in", () => {
+    const { draw } = at(step("COMPRESS"));
+    expect(document.activeElement).toBe(doIt());
+    draw(true);
+    doIt().blur();
+    draw(false);
+    expect(document.activeElement).toBe(doIt());
+  });
+  it("do nothing while what went before is on its way, and it is said", () => {
+    const { done, draw } = at(step("COMPRESS"));
+    draw(true);
+    fireEvent.submit(screen.getByRole("form"));
+    expect(done).not.toHaveBeenCalled();
+    expect(screen.getByRole("status").textContent).toContain("On its way");
+    draw(false);
+    fireEvent.submit(screen.getByRole("form"));
+    expect(done).toHaveBeenCalledOnce();
+  });
+  it("are in the box of a figure, also after a refusal", () => {
+    const { done, draw } = at(step("HEIGHT"));
+    const box = screen.getByRole<HTMLInputElement>("textbox");
+    expect(document.activeElement).toBe(box);
+    box.blur();
+    draw(false, "that is no height");
+    expect(document.activeElement).toBe(box);
+    fireEvent.change(box, { target: { value: "x" } });
+    fireEvent.submit(screen.getByRole("form"));
+    expect(done).not.toHaveBeenCalled();
+    expect(box.getAttribute("aria-invalid")).toBe("true");
+  });
+  it("wait until the cautions are read", () => {
+    at(step("ACCEPT", { look: ["it can fly"] }));
+    expect(doIt().disabled).toBe(true);
+    fireEvent.click(screen.getByRole("checkbox"));
+    expect(doIt().disabled).toBe(false);
+  });
+});
+
+describe("where a spring that came out goes", () => {
+  it.each([
+    ["Out, to scrap ⏎", undefined],
+    ["To the spares", "spare"],
+    ["Scrap: broken", "scrap: broken"],
+  ])("is one press: %s", (name, said) => {
+    const { done } = at(step("SPRING_OUT", { word: "scrap" }));
+    fireEvent.click(screen.getByRole("button", { name }));
+    expect(done).toHaveBeenCalledExactlyOnceWith(undefined, said ?? "scrap");
+  });
+});
