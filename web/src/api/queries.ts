@@ -1,5 +1,6 @@
 import { keepPreviousData, queryOptions, replaceEqualDeep } from "@tanstack/react-query";
 import { answered, api, type Schemas } from "./client";
+import { type KnownRound, newest as newestRound } from "./roundChange";
 
 /** One factory per endpoint; features use these and never spell a URL twice. */
 export const engines = () =>
@@ -114,7 +115,8 @@ const newest = {
 export const round = (id: string) =>
   queryOptions({
     queryKey: ["rounds", id],
-    ...newest,
+    structuralSharing: (before: unknown, now: unknown) =>
+      replaceEqualDeep(before, before ? newestRound(before as KnownRound, now as KnownRound) : now),
     queryFn: () => answered(api.GET("/api/rounds/{id}", { params: { path: { id } } })),
     refetchInterval: (q) => (q.state.data?.signedBy ? false : 2000),
   });

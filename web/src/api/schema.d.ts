@@ -1881,25 +1881,6 @@ export interface components {
             sharedTdc: number[][];
             compressionTdc: components["schemas"]["CylinderTdc"][];
         };
-        Look: {
-            /** @enum {string} */
-            about?: "SEEN" | "NOT_DONE" | "LEFT_OUT" | "DRIFT" | "TOGETHER";
-            /** @enum {string} */
-            weight: "FIRST" | "SOON" | "KNOW";
-            /** @description a valve, such as 3E or 3I1 */
-            position?: string;
-            said: components["schemas"]["Said"];
-        };
-        Move: {
-            /** @description a valve, such as 3E or 3I1 */
-            from: string;
-            /** @description a valve, such as 3E or 3I1 */
-            to: string;
-            /** Format: double */
-            shimIn: number;
-            /** Format: double */
-            lashIn: number;
-        };
         Option: {
             /** Format: double */
             sizeIn: number;
@@ -1973,14 +1954,6 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
-        RoundStory: {
-            medianDriftIn: {
-                [key: string]: number;
-            };
-            valves: components["schemas"]["ValveLine"][];
-            moved: components["schemas"]["Look"][];
-            first: components["schemas"]["Look"][];
-        };
         RoundView: {
             /** Format: uuid */
             id: string;
@@ -2018,24 +1991,9 @@ export interface components {
             valves: components["schemas"]["ValveView"][];
             /** Format: int32 */
             done: number;
-            story: components["schemas"]["RoundStory"];
-            swaps?: components["schemas"]["ShimSwaps"];
             leavesWhatIsIn: boolean;
             /** Format: int64 */
             changes: number;
-        };
-        Said: {
-            code: string;
-            figures: {
-                [key: string]: number;
-            };
-            name: string;
-        };
-        ShimSwaps: {
-            moves: components["schemas"]["Move"][];
-            wanted: components["schemas"]["Wanted"][];
-            /** Format: int32 */
-            within: number;
         };
         StopView: {
             /** Format: int32 */
@@ -2069,18 +2027,6 @@ export interface components {
             position: string;
             /** Format: double */
             slackDeg: number;
-        };
-        ValveLine: {
-            /** @description a valve, such as 3E or 3I1 */
-            position: string;
-            target: components["schemas"]["LashTarget"];
-            /** Format: double */
-            foundIn?: number;
-            /** Format: double */
-            leftIn?: number;
-            /** Format: double */
-            driftIn?: number;
-            finding?: string;
         };
         ValveView: {
             /** @description a valve, such as 3E or 3I1 */
@@ -2122,12 +2068,6 @@ export interface components {
             rocker?: "WHOLE" | "BROKEN" | "LOOSE" | "WORN";
             note?: string;
         };
-        Wanted: {
-            /** @description a valve, such as 3E or 3I1 */
-            position: string;
-            /** Format: double */
-            shimIn: number;
-        };
         ValveLook: {
             /** @enum {string} */
             spring?: "WHOLE" | "BROKEN" | "LOOSE" | "WORN";
@@ -2136,6 +2076,16 @@ export interface components {
             note?: string;
             skipped: boolean;
             hand: string;
+        };
+        RoundChange: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int64 */
+            changes: number;
+            /** Format: double */
+            crankDeg?: number;
+            crankBy?: string;
+            valves: components["schemas"]["ValveView"][];
         };
         SignOff: {
             initials: string;
@@ -2433,6 +2383,13 @@ export interface components {
             /** @enum {string} */
             weight: "KNOW" | "ASK" | "STOP";
             said: components["schemas"]["Said"];
+        };
+        Said: {
+            code: string;
+            figures: {
+                [key: string]: number;
+            };
+            name: string;
         };
         Step: {
             id: string;
@@ -3556,6 +3513,18 @@ export interface components {
             /** Format: double */
             nominalLbf?: number;
         };
+        Wanted: {
+            /** Format: double */
+            measuredIn: number;
+            /** Format: double */
+            targetIn: number;
+            /** Format: double */
+            toleranceIn: number;
+            stockIn: number[];
+            locksIn: number[];
+            /** @enum {string} */
+            school: "FEWEST_PIECES" | "ONE_PIECE";
+        };
         HeightPlan: {
             ways: components["schemas"]["Way"][];
         };
@@ -4040,9 +4009,44 @@ export interface components {
             /** Format: double */
             slackDeg: number;
         };
+        Look: {
+            /** @enum {string} */
+            about?: "SEEN" | "NOT_DONE" | "LEFT_OUT" | "DRIFT" | "TOGETHER";
+            /** @enum {string} */
+            weight: "FIRST" | "SOON" | "KNOW";
+            /** @description a valve, such as 3E or 3I1 */
+            position?: string;
+            said: components["schemas"]["Said"];
+        };
+        Move: {
+            /** @description a valve, such as 3E or 3I1 */
+            from: string;
+            /** @description a valve, such as 3E or 3I1 */
+            to: string;
+            /** Format: double */
+            shimIn: number;
+            /** Format: double */
+            lashIn: number;
+        };
         RoundLooksView: {
             now: components["schemas"]["Look"][];
             onTheDay?: components["schemas"]["Look"][];
+            medianDriftIn: {
+                [key: string]: number;
+            };
+            swaps?: components["schemas"]["ShimSwaps"];
+        };
+        ShimSwaps: {
+            moves: components["schemas"]["Move"][];
+            wanted: components["schemas"]["ToBuy"][];
+            /** Format: int32 */
+            within: number;
+        };
+        ToBuy: {
+            /** @description a valve, such as 3E or 3I1 */
+            position: string;
+            /** Format: double */
+            shimIn: number;
         };
         Preset: {
             id: string;
@@ -4898,7 +4902,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RoundView"];
+                    "*/*": components["schemas"]["RoundChange"];
                 };
             };
         };
@@ -4951,7 +4955,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RoundView"];
+                    "*/*": components["schemas"]["RoundChange"];
                 };
             };
         };
@@ -4977,7 +4981,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RoundView"];
+                    "*/*": components["schemas"]["RoundChange"];
                 };
             };
         };
@@ -5003,7 +5007,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RoundView"];
+                    "*/*": components["schemas"]["RoundChange"];
                 };
             };
         };

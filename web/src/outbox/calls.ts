@@ -1,10 +1,14 @@
 import { del, get } from "idb-keyval";
 import type { Schemas } from "../api/client";
 import { ApiProblem, answered, api, photoBody } from "../api/client";
+import type { RoundChange } from "../api/roundChange";
 import { type Contents, nameOf } from "./parcel";
 
 /** What Shim answers to a parcel; nothing where it only says that it has it. */
-export type Reply = Schemas["RoundView"] | Schemas["SpringTestView"] | Schemas["JobView"] | undefined;
+export type Reply = RoundChange | Schemas["SpringTestView"] | Schemas["JobView"] | undefined;
+
+export const isRoundChange = (reply: NonNullable<Reply>): reply is RoundChange =>
+  "valves" in reply && !("engineId" in reply);
 
 const USUAL_MS = 12_000;
 const PHOTO_MS = 120_000;

@@ -1,7 +1,7 @@
 import { set } from "idb-keyval";
 import { ApiProblem, wordsOf } from "../api/client";
 import * as boxes from "./box";
-import { call, clearBeside, type Reply } from "./calls";
+import { call, clearBeside, isRoundChange, type Reply } from "./calls";
 import { type Contents, nameOf, type Parcel } from "./parcel";
 import { isOurs, load, save, wrap } from "./store";
 
@@ -163,7 +163,7 @@ function rest() {
 
 /** Only a round's answer holds readings with versions. */
 function versionIn(reply: Reply, readingId: string): number | undefined {
-  if (!reply || !("leavesWhatIsIn" in reply)) return undefined;
+  if (!reply || !isRoundChange(reply)) return undefined;
   const readings = reply.valves.flatMap((v) => [v.found, v.left]);
   return readings.find((r) => r?.id === readingId)?.version;
 }

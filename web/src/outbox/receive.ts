@@ -1,6 +1,7 @@
 import type { QueryClient } from "@tanstack/react-query";
 import { danger, engine, job, round, springTest } from "../api/queries";
-import type { Reply } from "./calls";
+import { withChange } from "../api/roundChange";
+import { isRoundChange, type Reply } from "./calls";
 import { heardFromShim, onDelivered } from "./outbox";
 import type { Parcel } from "./parcel";
 
@@ -25,7 +26,9 @@ function take(queries: QueryClient, parcel: Parcel, reply: Reply) {
     case "unread":
     case "look":
     case "crank":
-      if (reply) queries.setQueryData(round(parcel.roundId).queryKey, reply as never);
+      if (reply && isRoundChange(reply)) {
+        queries.setQueryData(round(parcel.roundId).queryKey, (known) => known && withChange(known, reply));
+      }
       return;
     case "load":
     case "unload":

@@ -54,7 +54,7 @@ export function EndPage() {
           <OpenSprings roundId={round.id} />
           <FirstLooks round={round} />
           <Adjusted round={round} />
-          {round.swaps && <Swaps swaps={round.swaps} />}
+          <Swaps round={round} />
           <SignOff round={round} waits={parcels} />
           <Figures round={round} />
           <Corrections id={round.id} />

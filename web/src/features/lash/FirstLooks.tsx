@@ -1,14 +1,12 @@
-import { useQuery } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import type { Schemas } from "../../api/client";
-import { roundLooks } from "../../api/queries";
 import { Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
 import { Notice } from "../../ui/Notice";
 import type { LashUnit } from "../../units/lash";
 import { sayOf } from "../../words/said";
-import type { Round } from "./useRound";
+import { type Round, useLooks } from "./useRound";
 
 const TONE = { FIRST: "stop", SOON: "care", KNOW: "know" } as const;
 
@@ -17,7 +15,7 @@ type Look = Schemas["Look"];
 /** This round by itself and all rounds up to it, most pressing first. */
 export function FirstLooks({ round }: { round: Round }) {
   const { unit } = useSettings();
-  const looks = useQuery(roundLooks(round.engineId, round.id, round.changes));
+  const looks = useLooks(round);
   if (looks.error && !looks.data) return <Problem error={looks.error} />;
   if (!looks.data) return <Waiting />;
   const { now, onTheDay } = looks.data;

@@ -1,11 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
-import type { Schemas } from "../../api/client";
 import { revisions as revisionsQuery } from "../../api/queries";
 import { MarkIcon } from "../../plan/verdict";
 import { useSettings } from "../../shell/settings";
 import { driftText, lashText, unitName } from "../../units/lash";
 import { partText, sizeText } from "../../words/adjust";
-import type { Round } from "./useRound";
+import { type Round, useLooks } from "./useRound";
 
 /** What was changed, and which valves still want a part. */
 export function Adjusted({ round }: { round: Round }) {
@@ -25,8 +24,10 @@ export function Adjusted({ round }: { round: Round }) {
 }
 
 /** Which shims of the engine fit another valve. */
-export function Swaps({ swaps }: { swaps: Schemas["ShimSwaps"] }) {
+export function Swaps({ round }: { round: Round }) {
   const { unit } = useSettings();
+  const swaps = useLooks(round).data?.swaps;
+  if (!swaps) return null;
   return (
     <section className="scribed rounded p-4" aria-label="Shims">
       <h3 className="text-lg">Shims: {swaps.within} valves right without buying any</h3>
@@ -54,7 +55,7 @@ export function Swaps({ swaps }: { swaps: Schemas["ShimSwaps"] }) {
 /** Every valve of the round in figures. */
 export function Figures({ round }: { round: Round }) {
   const { unit } = useSettings();
-  const medians = round.story.medianDriftIn as Record<string, number | undefined>;
+  const medians: Record<string, number | undefined> = useLooks(round).data?.medianDriftIn ?? {};
   return (
     <section className="scribed overflow-x-auto rounded p-4" aria-label="Figures">
       <table className="w-full text-left">

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { newest, type RoundChange, withChange } from "../../api/roundChange";
 import { type Box, due, put, refused, sent, taken } from "../../outbox/box";
 import type { Contents, Parcel } from "../../outbox/parcel";
 import { nth } from "../../ui/nth";
@@ -111,13 +112,13 @@ class Bench {
         this.box = refused(this.box, p.key, answer);
         return;
       }
-      this.take(answer);
+      this.round = withChange(this.round, answer);
       this.box = taken(this.box, p.key, (id) => version(answer, id));
     });
   }
 
   private take(answer: Round) {
-    if (answer.changes >= this.round.changes) this.round = answer;
+    this.round = newest(this.round, answer);
   }
 
   /** Until all is with Shim. */
@@ -132,7 +133,7 @@ class Bench {
   }
 }
 
-const version = (round: Round, id: string) =>
+const version = (round: RoundChange, id: string) =>
   round.valves.flatMap((v) => [v.found, v.left]).find((r) => r?.id === id)?.version;
 
 /** On a line that answers everything at once. */

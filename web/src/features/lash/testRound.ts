@@ -1,3 +1,4 @@
+import type { RoundChange } from "../../api/roundChange";
 import type { Contents } from "../../outbox/parcel";
 import { heardIn, judge, plain } from "./gauge";
 import type { Round, ValveView } from "./useRound";
@@ -39,30 +40,42 @@ export class FakeRound {
     return { takenAt: "", ...entry, id, version, valueIn: over.valueIn ?? heardIn(entry, 0.001) };
   }
 
-  take(p: Contents): Round | { status: number; words: string } {
+  take(p: Contents): RoundChange | { status: number; words: string } {
     switch (p.kind) {
       case "reading":
         return this.read(p);
       case "unread": {
-        for (const k of this.kept.values()) {
+        let of: string | undefined;
+        for (const [valve, k] of this.kept) {
           if (k.found?.id === p.readingId) {
             if (k.left) return { status: 409, words: "left first" };
             k.found = undefined;
+            of = valve;
           }
-          if (k.left?.id === p.readingId) k.left = undefined;
+          if (k.left?.id === p.readingId) {
+            k.left = undefined;
+            of = valve;
+          }
         }
         this.gone.add(p.readingId);
-        break;
+        if (of) this.changes++;
+        return this.changed((v) => of === undefined || v === of);
       }
       case "look":
         this.at(p.valve).skipped = p.body.skipped;
-        break;
+        this.changes++;
+        return this.changed((v) => v === p.valve);
       case "crank":
         this.crankDeg = p.body.crankDeg;
         break;
     }
     this.changes++;
-    return this.view();
+    return this.changed(() => false);
+  }
+
+  private changed(of: (valve: string) => boolean): RoundChange {
+    const valves = this.names.filter(of).map((v) => this.valve(v));
+    return { id: "r", changes: this.changes, crankDeg: this.crankDeg, valves };
   }
 
   private at(valve: string): Kept {
@@ -71,7 +84,7 @@ export class FakeRound {
     return known;
   }
 
-  private read(p: Extract<Contents, { kind: "reading" }>): Round | { status: number; words: string } {
+  private read(p: Extract<Contents, { kind: "reading" }>): RoundChange | { status: number; words: string } {
     const { body } = p;
     const kept = this.at(body.valve);
     const place = body.phase === "FOUND" ? "found" : "left";
@@ -79,7 +92,7 @@ export class FakeRound {
     if (this.gone.has(p.readingId)) return { status: 409, words: "taken back before" };
     if (body.phase === "LEFT" && !kept.found) return { status: 422, words: "found first" };
     const same = held?.id === p.readingId && held.form === body.form && held.typed === body.typed;
-    if (same && held?.note === body.note) return this.view();
+    if (same && held?.note === body.note) return this.changed((v) => v === body.valve);
     if (held && (held.id !== p.readingId || body.basedOn !== held.version)) {
       return { status: 409, words: "another hand" };
     }
@@ -87,7 +100,7 @@ export class FakeRound {
     kept[place] = this.reading(p.readingId, { ...body, valueIn }, held ? held.version + 1 : 0);
     kept.skipped = false;
     this.changes++;
-    return this.view();
+    return this.changed((v) => v === body.valve);
   }
 
   view(): Round {

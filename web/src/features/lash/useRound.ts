@@ -1,13 +1,14 @@
 import { useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
 import type { Schemas } from "../../api/client";
-import { round as roundQuery } from "../../api/queries";
+import { roundLooks, round as roundQuery } from "../../api/queries";
+import { changesSeen, type KnownRound } from "../../api/roundChange";
 import { useWaiting } from "../../outbox/useOutbox";
 import { useSettings } from "../../shell/settings";
 import { useAnsweredSince } from "../../ui/useAtHand";
 import { ofRound, withWaiting } from "./overlay";
 
-export type Round = Schemas["RoundView"];
+export type Round = KnownRound;
 export type ValveView = Schemas["ValveView"];
 export type Phase = Schemas["ReadingEntry"]["phase"];
 
@@ -25,3 +26,6 @@ export function useRound(id: string) {
   const hand = settings.hand || query.data?.hand || "";
   return { round, error: query.error, answeredNow, parcels, hand };
 }
+
+/** What a round says as a whole. */
+export const useLooks = (round: Round) => useQuery(roundLooks(round.engineId, round.id, changesSeen(round)));

@@ -114,7 +114,7 @@ class RoundKindsApiTest extends ApiTest {
     String round = begin(engine, "HOT", 1);
     read(round, part("1I", "0.022", "0.100"));
     read(round, part("3I", "0.014", "0.104"));
-    assertThat(get("/api/rounds/" + round))
+    assertThat(get("/api/rounds/" + round + "/looks"))
         .bodyJson()
         .extractingPath("$.swaps.moves[*].to")
         .asArray()

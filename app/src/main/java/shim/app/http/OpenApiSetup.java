@@ -12,6 +12,8 @@ import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
@@ -46,12 +48,17 @@ class OpenApiSetup {
   }
 
   private static final class RequiredUnlessNullable implements ModelConverter {
+    private final Map<String, Class<?>> named = new ConcurrentHashMap<>();
+
     @Override
     public @Nullable Schema<?> resolve(
         AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
       Schema<?> schema = chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
       JavaType java = Json.mapper().constructType(type.getType());
       if (java.getRawClass().isRecord()) {
+        if (schema != null && schema.get$ref() != null) {
+          requireOnlyOne(name(schema), java.getRawClass());
+        }
         Schema<?> defined = schema == null ? null : defined(schema, context);
         if (defined != null) {
           Arrays.stream(java.getRawClass().getRecordComponents())
@@ -70,8 +77,20 @@ class OpenApiSetup {
       if (schema.get$ref() == null) {
         return schema;
       }
-      String name = schema.get$ref().substring(schema.get$ref().lastIndexOf('/') + 1);
-      return context.getDefinedModels().get(name);
+      return context.getDefinedModels().get(name(schema));
+    }
+
+    private static String name(Schema<?> schema) {
+      return schema.get$ref().substring(schema.get$ref().lastIndexOf('/') + 1);
+    }
+
+    /** Of two records of one name the document would keep one and describe it as the other too. */
+    private void requireOnlyOne(String name, Class<?> type) {
+      Class<?> known = named.putIfAbsent(name, type);
+      if (known != null && known != type) {
+        throw new IllegalStateException(
+            name + " is two records in the API: " + known.getName() + " and " + type.getName());
+      }
     }
 
     private static boolean mayBeMissing(RecordComponent c) {

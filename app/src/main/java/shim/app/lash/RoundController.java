@@ -3,6 +3,7 @@ package shim.app.lash;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -20,7 +21,7 @@ import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.lash.LashTarget;
 
-/** The lash round. Every change answers with the whole round as it then stands. */
+/** The lash round. An entry answers with what it changed in the round. */
 @RestController
 class RoundController {
   private final Rounds rounds;
@@ -48,38 +49,39 @@ class RoundController {
   }
 
   @PutMapping("/api/rounds/{id}/crank")
-  RoundView crank(@PathVariable UUID id, @RequestBody CrankNow now) {
+  RoundChange crank(@PathVariable UUID id, @RequestBody CrankNow now) {
     if (!Double.isFinite(now.crankDeg())) {
       throw Refusal.invalid("crankDeg", "the crank position must be a number of degrees");
     }
     rounds.crank(id, now.crankDeg(), now.by());
-    return reader.view(id);
+    return reader.change(id, p -> false);
   }
 
   @PutMapping("/api/rounds/{id}/readings/{readingId}")
-  RoundView read(
+  RoundChange read(
       @PathVariable UUID id, @PathVariable UUID readingId, @RequestBody Rounds.ReadingEntry entry) {
     rounds.enter(id, readingId, entry);
-    return reader.view(id);
+    return reader.change(id, entry.valve()::equals);
   }
 
   @DeleteMapping("/api/rounds/{id}/readings/{readingId}")
-  RoundView withdraw(
+  RoundChange withdraw(
       @PathVariable UUID id,
       @PathVariable UUID readingId,
       @RequestParam(required = false) @Size(max = 12, message = Because.INITIALS)
           @Nullable String hand,
       @RequestParam(required = false) @Size(max = 400, message = "400 letters at most")
           @Nullable String why) {
-    rounds.withdraw(id, readingId, hand, why);
-    return reader.view(id);
+    Optional<Position> of = rounds.withdraw(id, readingId, hand, why);
+    return reader.change(id, p -> of.isEmpty() || of.get().equals(p));
   }
 
   @PutMapping("/api/rounds/{id}/valves/{valve}")
-  RoundView look(
+  RoundChange look(
       @PathVariable UUID id, @PathVariable String valve, @RequestBody Rounds.ValveLook look) {
-    rounds.look(id, Position.parse(valve), look);
-    return reader.view(id);
+    Position of = Position.parse(valve);
+    rounds.look(id, of, look);
+    return reader.change(id, of::equals);
   }
 
   @PutMapping("/api/rounds/{id}/signature")

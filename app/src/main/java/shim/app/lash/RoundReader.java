@@ -1,11 +1,14 @@
 package shim.app.lash;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -13,6 +16,7 @@ import shim.app.crank.Plans;
 import shim.app.engine.Engines;
 import shim.app.engine.LayoutView;
 import shim.app.http.Refusal;
+import shim.core.crank.School;
 import shim.core.engine.Adjuster;
 import shim.core.engine.Engine;
 import shim.core.engine.EngineSheet;
@@ -38,6 +42,12 @@ class RoundReader {
   private final LookRows looks;
   private final LashPast past;
   private final Engines engines;
+
+  /** A round's plan follows from how it began and never changes. */
+  private final Cache<PlanAsked, Plans.PlanView> plans =
+      Caffeine.newBuilder().maximumSize(64).build();
+
+  private record PlanAsked(String sheet, School school, int stops, boolean onMarks) {}
 
   RoundReader(
       RoundRows rounds, ReadingRows readings, LookRows looks, LashPast past, Engines engines) {
@@ -77,37 +87,8 @@ class RoundReader {
 
   RoundView view(RoundRow round) {
     Engine engine = engine(round);
-    Plans.PlanView plan = Plans.plan(engine, round.school, round.stops, round.onMarks);
-    LashRecord record = past.of(round.engineId, engine);
-    long order = LashPast.order(round);
-    ValveHistory history = record.history();
-    Growth growth = Growth.of(history.before(order), engine.layout().positions());
-    Map<String, ReadingRow> held = new HashMap<>();
-    readings.findByRoundId(round.id).forEach(r -> held.put(r.valve + r.phase, r));
-    Map<String, LookRow> seen = new HashMap<>();
-    looks.findByRoundId(round.id).forEach(l -> seen.put(l.valve, l));
-    ValveReader reader =
-        new ValveReader(
-            new ValveAtHand.Round(
-                engine, round.state, order, round.engineHours, growth, record, history));
-    List<Position> only = round.only();
-    List<RoundView.ValveView> valves = new ArrayList<>();
-    for (Plans.StopView stop : plan.stops()) {
-      for (Plans.ValveAtStop v : stop.valves()) {
-        if (only != null && !only.contains(v.position())) {
-          continue;
-        }
-        String name = v.position().toString();
-        valves.add(
-            reader.read(
-                v.position(),
-                stop.number(),
-                v.slackDeg(),
-                held.get(name + Phase.FOUND),
-                held.get(name + Phase.LEFT),
-                seen.get(name)));
-      }
-    }
+    Plans.PlanView plan = plan(round, engine);
+    List<RoundView.ValveView> valves = valves(round, engine, plan, p -> true);
     int done = (int) valves.stream().filter(v -> v.status() == ValveAtHand.Status.DONE).count();
     return new RoundView(
         round.id,
@@ -133,10 +114,83 @@ class RoundReader {
         plan,
         valves,
         done,
-        RoundStory.of(lines(valves)),
-        engine.drive().adjuster() == Adjuster.BUCKET_SHIM ? swaps(valves) : null,
         engine.rules().inTolerance() == InTolerance.LEAVE,
         round.changes);
+  }
+
+  /**
+   * What an entry changed.
+   *
+   * @param of the valves it was for
+   */
+  RoundChange change(UUID id, Predicate<Position> of) {
+    RoundRow round = rounds.findById(id).orElseThrow(() -> Refusal.notFound("no such round"));
+    Engine engine = engine(round);
+    return new RoundChange(
+        round.id,
+        round.changes,
+        round.crankDeg,
+        round.crankBy,
+        valves(round, engine, plan(round, engine), of));
+  }
+
+  /** What the round says by itself. */
+  RoundStory story(RoundView round) {
+    return RoundStory.of(lines(round.valves()));
+  }
+
+  /** Shims that may change place, where the lash is set by them. */
+  @Nullable ShimSwaps swaps(RoundView round) {
+    return round.adjuster() == Adjuster.BUCKET_SHIM ? swaps(round.valves()) : null;
+  }
+
+  private Plans.PlanView plan(RoundRow round, Engine engine) {
+    return plans.get(
+        new PlanAsked(round.sheet, round.school, round.stops, round.onMarks),
+        asked -> Plans.plan(engine, asked.school, asked.stops, asked.onMarks));
+  }
+
+  /** In working order. */
+  private List<RoundView.ValveView> valves(
+      RoundRow round, Engine engine, Plans.PlanView plan, Predicate<Position> wanted) {
+    List<Position> only = round.only();
+    List<Plans.StopView> stops =
+        plan.stops().stream()
+            .filter(s -> s.valves().stream().anyMatch(v -> wanted.test(v.position())))
+            .toList();
+    if (stops.isEmpty()) {
+      return List.of();
+    }
+    LashRecord record = past.of(round.engineId, engine);
+    long order = LashPast.order(round);
+    ValveHistory history = record.history();
+    Growth growth = Growth.of(history.before(order), engine.layout().positions());
+    Map<String, ReadingRow> held = new HashMap<>();
+    readings.findByRoundId(round.id).forEach(r -> held.put(r.valve + r.phase, r));
+    Map<String, LookRow> seen = new HashMap<>();
+    looks.findByRoundId(round.id).forEach(l -> seen.put(l.valve, l));
+    ValveReader reader =
+        new ValveReader(
+            new ValveAtHand.Round(
+                engine, round.state, order, round.engineHours, growth, record, history));
+    List<RoundView.ValveView> valves = new ArrayList<>();
+    for (Plans.StopView stop : stops) {
+      for (Plans.ValveAtStop v : stop.valves()) {
+        if (!wanted.test(v.position()) || only != null && !only.contains(v.position())) {
+          continue;
+        }
+        String name = v.position().toString();
+        valves.add(
+            reader.read(
+                v.position(),
+                stop.number(),
+                v.slackDeg(),
+                held.get(name + Phase.FOUND),
+                held.get(name + Phase.LEFT),
+                seen.get(name)));
+      }
+    }
+    return valves;
   }
 
   private static List<RoundStory.ValveLine> lines(List<RoundView.ValveView> valves) {

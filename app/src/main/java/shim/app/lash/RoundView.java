@@ -15,8 +15,6 @@ import shim.core.lash.LashTarget;
 import shim.core.lash.PartChoice;
 import shim.core.lash.Preload;
 import shim.core.lash.Reading;
-import shim.core.lash.RoundStory;
-import shim.core.lash.ShimSwaps;
 import shim.core.lash.Turn;
 import shim.core.lash.ValveAtHand;
 
@@ -25,10 +23,8 @@ import shim.core.lash.ValveAtHand;
  *
  * @param plan the stops in working order
  * @param valves in working order
- * @param story what the round says so far
  * @param leavesWhatIsIn house rule: a valve found in is left as found and passed
  * @param changes goes up with each change; of two answers the higher is newer
- * @param swaps bucket shims that may change place; null for other engines
  */
 public record RoundView(
     UUID id,
@@ -54,8 +50,6 @@ public record RoundView(
     Plans.PlanView plan,
     List<ValveView> valves,
     int done,
-    RoundStory story,
-    @Nullable ShimSwaps swaps,
     boolean leavesWhatIsIn,
     long changes) {
 

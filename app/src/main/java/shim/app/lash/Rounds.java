@@ -316,20 +316,25 @@ public class Rounds {
     }
   }
 
-  /** Takes a reading back; its history stays. */
-  public void withdraw(UUID roundId, UUID readingId, @Nullable String hand, @Nullable String why) {
+  /**
+   * Takes a reading back; its history stays.
+   *
+   * @return the valve it was of; empty where it was taken back before
+   */
+  public Optional<Position> withdraw(
+      UUID roundId, UUID readingId, @Nullable String hand, @Nullable String why) {
     open(roundId);
-    readings
-        .findById(readingId)
-        .filter(r -> r.roundId.equals(roundId))
-        .ifPresent(
-            r -> {
-              requireLastFirst(r);
-              rounds.touch(roundId);
-              Because.of(hand, why == null ? "taken back" : why);
-              readings.delete(r);
-              readings.flush();
-            });
+    Optional<ReadingRow> reading =
+        readings.findById(readingId).filter(r -> r.roundId.equals(roundId));
+    reading.ifPresent(
+        r -> {
+          requireLastFirst(r);
+          rounds.touch(roundId);
+          Because.of(hand, why == null ? "taken back" : why);
+          readings.delete(r);
+          readings.flush();
+        });
+    return reading.map(r -> Position.parse(r.valve));
   }
 
   private void requireLastFirst(ReadingRow r) {
@@ -381,11 +386,17 @@ public class Rounds {
   @Transactional(readOnly = true)
   RoundLooksView looks(UUID id) {
     RoundRow round = rounds.findById(id).orElseThrow(() -> Refusal.notFound("no such round"));
-    return new RoundLooksView(looksNow(round), round.said == null ? null : onTheDay(round.said));
+    RoundView now = reader.view(round);
+    RoundStory story = reader.story(now);
+    return new RoundLooksView(
+        judge.looks(round.engineId, round.id, story),
+        round.said == null ? null : onTheDay(round.said),
+        story.medianDriftIn(),
+        reader.swaps(now));
   }
 
   private List<RoundStory.Look> looksNow(RoundRow round) {
-    return judge.looks(round.engineId, round.id, reader.view(round).story());
+    return judge.looks(round.engineId, round.id, reader.story(reader.view(round)));
   }
 
   private List<RoundStory.Look> onTheDay(String said) {

@@ -20,7 +20,7 @@ import shim.core.unit.Known;
  * @param wanted valves no shim of the engine serves, with the size that would give the target, inch
  * @param within valves within tolerance afterwards
  */
-public record ShimSwaps(List<Move> moves, List<Wanted> wanted, int within) {
+public record ShimSwaps(List<Move> moves, List<ToBuy> wanted, int within) {
   /** Cost scale: a valve out of tolerance weighs more than moving every shim there is. */
   private static final double OUT = 1_000;
 
@@ -37,7 +37,7 @@ public record ShimSwaps(List<Move> moves, List<Wanted> wanted, int within) {
   public record Move(Position from, Position to, double shimIn, double lashIn) {}
 
   /** A valve that wants a shim from outside; inch. */
-  public record Wanted(Position position, double shimIn) {}
+  public record ToBuy(Position position, double shimIn) {}
 
   public ShimSwaps {
     moves = List.copyOf(moves);
@@ -50,7 +50,7 @@ public record ShimSwaps(List<Move> moves, List<Wanted> wanted, int within) {
     }
     Map<Integer, Integer> chosen = assign(valves);
     List<Move> moves = new ArrayList<>();
-    List<Wanted> wanted = new ArrayList<>();
+    List<ToBuy> wanted = new ArrayList<>();
     for (int to = 0; to < valves.size(); to++) {
       Measured valve = valves.get(to);
       int from = Known.in(chosen, to);
@@ -58,7 +58,7 @@ public record ShimSwaps(List<Move> moves, List<Wanted> wanted, int within) {
       double lash = valve.lashWith(donor.shimIn());
       if (valve.target().judge(lash) != LashTarget.Verdict.IN) {
         wanted.add(
-            new Wanted(
+            new ToBuy(
                 valve.position(), valve.shimIn() + valve.foundIn() - valve.target().targetIn()));
       } else if (from != to) {
         moves.add(new Move(donor.position(), valve.position(), donor.shimIn(), lash));
