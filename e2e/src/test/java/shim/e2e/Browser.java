@@ -340,7 +340,24 @@ final class Browser implements AutoCloseable {
 
   /** Wraps axe: its serious and critical findings, in words. */
   Set<String> axe() {
-    List<Rule> found = new AxeBuilder().analyze(driver).getViolations();
+    return grave(new AxeBuilder());
+  }
+
+  /** What axe says of the colours of the theme that is not on. */
+  Set<String> inTheOtherTheme() {
+    Object before =
+        script(
+            "const of = document.documentElement.dataset, before = of.theme;"
+                + "of.theme = before === 'dark' ? 'light' : 'dark'; return before;");
+    try {
+      return grave(new AxeBuilder().withRules(List.of("color-contrast")));
+    } finally {
+      script("document.documentElement.dataset.theme = arguments[0]", before);
+    }
+  }
+
+  private Set<String> grave(AxeBuilder axe) {
+    List<Rule> found = axe.analyze(driver).getViolations();
     return found.stream()
         .filter(r -> Set.of("serious", "critical").contains(r.getImpact()))
         .map(
