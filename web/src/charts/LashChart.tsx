@@ -1,10 +1,8 @@
-import { scaleLinear } from "d3-scale";
 import type { Schemas } from "../api/client";
 import { useSettings } from "../shell/settings";
-import { Axes, type Scale } from "../ui/Axes";
 import { nth } from "../ui/nth";
-import { useWidth } from "../ui/useWidth";
 import { lashText } from "../units/lash";
+import { Chart, type Field, Level, Moment } from "./Chart";
 
 interface LashChartProps {
   points: Schemas["Point"][];
@@ -31,79 +29,74 @@ export function domains(valves: Schemas["ValveLash"][]): { hours: [number, numbe
 /** As found (ring) and as left (dot) of each round; hot filled, cold hollow; the band is the hot tolerance. */
 export function LashChart({ points, targets, changes, height, large = false, ...shared }: LashChartProps) {
   const { unit } = useSettings();
-  const [box, width] = useWidth<HTMLDivElement>(large ? 640 : 150);
   const own = domains([{ position: "", points }]);
   const pad = large ? { l: 44, r: 12, t: 10, b: 26 } : { l: 4, r: 4, t: 4, b: 4 };
-  const x = scaleLinear(shared.hours ?? own.hours, [pad.l, width - pad.r]);
-  const y = scaleLinear(shared.lash ?? own.lash, [height - pad.b, pad.t]);
   const hot = targets.find((t) => t.state === "HOT");
   const hotPoints = points.filter((p) => p.state === "HOT");
   return (
-    <div ref={box} className="w-full min-w-0">
-      <svg width={width} height={height} role="img" aria-label={describe(points, unit)} className="block">
-        {hot && (
-          <g>
-            <rect
-              x={pad.l}
-              width={Math.max(0, width - pad.l - pad.r)}
-              y={y(hot.targetIn + hot.toleranceIn)}
-              height={y(hot.targetIn - hot.toleranceIn) - y(hot.targetIn + hot.toleranceIn)}
-              fill="var(--ok)"
-              opacity={0.16}
-            />
-            {hot.floorIn !== undefined && (
+    <Chart
+      label={describe(points, unit)}
+      height={height}
+      pad={pad}
+      first={large ? 640 : 150}
+      x={shared.hours ?? own.hours}
+      y={shared.lash ?? own.lash}
+      axes={large ? { yText: (t) => lashText(t, unit) } : undefined}
+    >
+      {(field) => (
+        <>
+          {hot && <Hot target={hot} field={field} />}
+          {changes.map((c) => (
+            <Moment key={c.id} field={field} at={c.engineHours} colour="var(--ink)" dashes="2 4">
+              <title>{`${c.part.toLowerCase()} changed`}</title>
+            </Moment>
+          ))}
+          {/* From as left to the next as found: what the engine did; the jump at a round is the wrench. */}
+          {hotPoints.slice(1).map((p, i) => {
+            const before = nth(hotPoints, i);
+            if (before.leftIn === undefined || p.foundIn === undefined) return null;
+            return (
               <line
-                x1={pad.l}
-                x2={width - pad.r}
-                y1={y(hot.floorIn)}
-                y2={y(hot.floorIn)}
-                stroke="var(--floor)"
-                strokeDasharray="6 4"
+                key={p.at}
+                x1={field.x(before.engineHours)}
+                y1={field.y(before.leftIn)}
+                x2={field.x(p.engineHours)}
+                y2={field.y(p.foundIn)}
+                stroke="var(--line)"
+                strokeWidth={large ? 2 : 1.5}
               />
-            )}
-          </g>
-        )}
-        {large && (
-          <Axes x={x} y={y} pad={pad} width={width} height={height} yText={(t) => lashText(t, unit)} />
-        )}
-        {changes.map((c) => (
-          <line
-            key={c.id}
-            x1={x(c.engineHours)}
-            x2={x(c.engineHours)}
-            y1={pad.t}
-            y2={height - pad.b}
-            stroke="var(--ink)"
-            strokeDasharray="2 4"
-          >
-            <title>{`${c.part.toLowerCase()} changed`}</title>
-          </line>
-        ))}
-        {/* From as left to the next as found: what the engine did; the jump at a round is the wrench. */}
-        {hotPoints.slice(1).map((p, i) => {
-          const before = nth(hotPoints, i);
-          if (before.leftIn === undefined || p.foundIn === undefined) return null;
-          return (
-            <line
-              key={p.at}
-              x1={x(before.engineHours)}
-              y1={y(before.leftIn)}
-              x2={x(p.engineHours)}
-              y2={y(p.foundIn)}
-              stroke="var(--line)"
-              strokeWidth={large ? 2 : 1.5}
-            />
-          );
-        })}
-        {points.map((p) => (
-          <Visit key={p.at} p={p} x={x} y={y} r={large ? 6 : 3} />
-        ))}
-      </svg>
-    </div>
+            );
+          })}
+          {points.map((p) => (
+            <Visit key={p.at} p={p} field={field} r={large ? 6 : 3} />
+          ))}
+        </>
+      )}
+    </Chart>
   );
 }
 
-function Visit({ p, x, y, r }: { p: Schemas["Point"]; x: Scale; y: Scale; r: number }) {
+/** The tolerance hot, and the floor. */
+function Hot({ target, field }: { target: Schemas["LashTarget"]; field: Field }) {
+  const top = field.y(target.targetIn + target.toleranceIn);
+  return (
+    <g>
+      <rect
+        x={field.left}
+        width={Math.max(0, field.right - field.left)}
+        y={top}
+        height={field.y(target.targetIn - target.toleranceIn) - top}
+        fill="var(--ok)"
+        opacity={0.16}
+      />
+      {target.floorIn !== undefined && (
+        <Level field={field} at={target.floorIn} colour="var(--floor)" dashes="6 4" strokeWidth={1} />
+      )}
+    </g>
+  );
+}
+
+function Visit({ p, field: { x, y }, r }: { p: Schemas["Point"]; field: Field; r: number }) {
   const cx = x(p.engineHours);
   const cold = p.state === "COLD";
   return (

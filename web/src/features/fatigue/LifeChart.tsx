@@ -1,22 +1,29 @@
-import { scaleLinear } from "d3-scale";
 import type { Schemas } from "../../api/client";
+import { Chart, type Field, Level, Moment, pathOf } from "../../charts/Chart";
 import { useSettings } from "../../shell/settings";
-import { Axes, type Scale } from "../../ui/Axes";
-import { useWidth } from "../../ui/useWidth";
 import { loadText, loadUnit } from "../../units/load";
 
 type Life = Schemas["SpringLife"];
 
 const PAD = { l: 46, r: 14, t: 22, b: 26 };
 
-function area(band: Schemas["LoadBand"][], x: Scale, y: Scale): string {
-  const top = band.map((b) => `${x(b.hours)} ${y(b.highLbf)}`);
-  const bottom = [...band].reverse().map((b) => `${x(b.hours)} ${y(b.lowLbf)}`);
-  return band.length === 0 ? "" : `M${[...top, ...bottom].join("L")}Z`;
+function area(band: Schemas["LoadBand"][], { x, y }: Field): string {
+  const top = band.map((b) => ({ at: x(b.hours), lbf: y(b.highLbf) }));
+  const bottom = [...band].reverse().map((b) => ({ at: x(b.hours), lbf: y(b.lowLbf) }));
+  const around = pathOf(
+    [...top, ...bottom],
+    (p) => p.at,
+    (p) => p.lbf,
+  );
+  return around && `${around}Z`;
 }
 
-const line = (band: Schemas["LoadBand"][], x: Scale, y: Scale) =>
-  band.length === 0 ? "" : `M${band.map((b) => `${x(b.hours)} ${y(b.midLbf)}`).join("L")}`;
+const line = (band: Schemas["LoadBand"][], { x, y }: Field) =>
+  pathOf(
+    band,
+    (b) => x(b.hours),
+    (b) => y(b.midLbf),
+  );
 
 interface LifeChartProps {
   life: Life;
@@ -29,7 +36,6 @@ interface LifeChartProps {
  */
 export function LifeChart({ life, height }: LifeChartProps) {
   const { unit } = useSettings();
-  const [box, width] = useWidth<HTMLDivElement>(640);
   const end = life.coming.at(-1)?.endHours ?? life.hoursNow;
   const loads = [
     ...life.points.flatMap((p) => [p.lowLbf, p.highLbf, ...p.rawLbf]),
@@ -37,68 +43,57 @@ export function LifeChart({ life, height }: LifeChartProps) {
     life.limitLbf,
     life.baselineLbf,
   ];
-  const x = scaleLinear([0, Math.max(end, 1)], [PAD.l, width - PAD.r]);
-  const y = scaleLinear([Math.min(...loads) - 3, Math.max(...loads) + 2], [height - PAD.b, PAD.t]);
   return (
-    <div ref={box} className="w-full min-w-0">
-      <svg width={width} height={height} role="img" aria-label={described(life, unit)} className="block">
-        <Axes x={x} y={y} pad={PAD} width={width} height={height} yText={(t) => loadText(t, unit, 0)} />
-        <path d={area(life.set, x, y)} fill="var(--ok)" opacity={0.18} />
-        <path d={line(life.set, x, y)} fill="none" stroke="var(--ok)" strokeDasharray="6 4" />
-        <path d={area(life.fan, x, y)} fill="var(--accent)" opacity={0.25} />
-        <path d={line(life.fan, x, y)} fill="none" stroke="var(--accent)" strokeWidth={2} />
-        <line
-          x1={PAD.l}
-          x2={width - PAD.r}
-          y1={y(life.limitLbf)}
-          y2={y(life.limitLbf)}
-          stroke="var(--tight)"
-          strokeWidth={2}
-          strokeDasharray="9 4"
-        />
-        <text x={PAD.l + 4} y={y(life.limitLbf) - 5} fontSize={13} fontWeight={700} fill="var(--tight)">
-          limit {loadText(life.limitLbf, unit, 0)}
-        </text>
-        {life.coming.map((c, i) => (
-          <g key={c.name + c.endHours}>
-            <line
-              x1={x(c.endHours)}
-              x2={x(c.endHours)}
-              y1={PAD.t}
-              y2={height - PAD.b}
-              stroke="var(--line)"
-              strokeDasharray="3 4"
+    <>
+      <Chart
+        label={described(life, unit)}
+        height={height}
+        pad={PAD}
+        x={[0, Math.max(end, 1)]}
+        y={[Math.min(...loads) - 3, Math.max(...loads) + 2]}
+        axes={{ yText: (t) => loadText(t, unit, 0) }}
+      >
+        {(field) => (
+          <>
+            <path d={area(life.set, field)} fill="var(--ok)" opacity={0.18} />
+            <path d={line(life.set, field)} fill="none" stroke="var(--ok)" strokeDasharray="6 4" />
+            <path d={area(life.fan, field)} fill="var(--accent)" opacity={0.25} />
+            <path d={line(life.fan, field)} fill="none" stroke="var(--accent)" strokeWidth={2} />
+            <Level
+              field={field}
+              at={life.limitLbf}
+              colour="var(--tight)"
+              words={`limit ${loadText(life.limitLbf, unit, 0)}`}
             />
-            {/* The next event decides; the names of later ones would run into it. */}
-            {i === 0 && (
-              <text x={x(c.endHours) - 4} y={14} textAnchor="end" fontSize={13} fill="var(--muted)">
-                {c.name}
-              </text>
-            )}
-          </g>
-        ))}
-        <line
-          x1={x(life.hoursNow)}
-          x2={x(life.hoursNow)}
-          y1={PAD.t}
-          y2={height - PAD.b}
-          stroke="var(--accent)"
-        />
-        {life.points.map((p) => (
-          <Reading key={p.testId} p={p} x={x} y={y} />
-        ))}
-      </svg>
+            {life.coming.map((c, i) => (
+              <Moment
+                key={c.name + c.endHours}
+                field={field}
+                at={c.endHours}
+                colour="var(--line)"
+                dashes="3 4"
+                // The next event decides; the names of later ones would run into it.
+                words={i === 0 ? c.name : undefined}
+              />
+            ))}
+            <Moment field={field} at={life.hoursNow} colour="var(--accent)" />
+            {life.points.map((p) => (
+              <Reading key={p.testId} p={p} field={field} />
+            ))}
+          </>
+        )}
+      </Chart>
       <ul className="flex flex-wrap gap-x-4 text-sm text-muted">
         <li>● corrected, with its 95 % bar</li>
         <li>– as the tester showed it</li>
         <li className="text-ok">▒ a spring of its set</li>
         <li className="text-accent">▒ where it goes, 80 %</li>
       </ul>
-    </div>
+    </>
   );
 }
 
-function Reading({ p, x, y }: { p: Schemas["LifePoint"]; x: Scale; y: Scale }) {
+function Reading({ p, field: { x, y } }: { p: Schemas["LifePoint"]; field: Field }) {
   const at = x(p.hours);
   const color = p.used ? "var(--ink)" : "var(--muted)";
   return (

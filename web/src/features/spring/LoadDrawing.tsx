@@ -1,8 +1,6 @@
-import { scaleLinear } from "d3-scale";
 import type { Schemas } from "../../api/client";
+import { Chart, pathOf } from "../../charts/Chart";
 import { useSettings } from "../../shell/settings";
-import { Axes } from "../../ui/Axes";
-import { useWidth } from "../../ui/useWidth";
 import { heightText, loadText } from "../../units/load";
 
 export interface DrawnSpring {
@@ -20,7 +18,6 @@ const DASHES = ["", "8 4", "2 4", "12 3 2 3"];
 /** Load against height: where each spring sits closed and open, and how far it then is from bind. */
 export function LoadDrawing({ springs, height = 230 }: { springs: DrawnSpring[]; height?: number }) {
   const { unit } = useSettings();
-  const [box, width] = useWidth<HTMLDivElement>(560);
   const points = springs.flatMap((s) => s.curve);
   if (points.length === 0) return null;
   const open = (s: DrawnSpring) => s.fit.heightIn - s.liftIn;
@@ -28,70 +25,68 @@ export function LoadDrawing({ springs, height = 230 }: { springs: DrawnSpring[];
     s.fit.bindClearanceIn === undefined ? undefined : open(s) - s.fit.bindClearanceIn,
   );
   const heights = [...points.map((p) => p.heightIn), ...springs.map(open)];
-  const x = scaleLinear([Math.max(...heights), Math.min(...heights) - 0.02], [PAD.l, width - PAD.r]);
-  const y = scaleLinear(
-    [0, Math.max(...points.map((p) => p.loadLbf), ...springs.map((s) => s.fit.openLbf)) * 1.06],
-    [height - PAD.b, PAD.t],
-  );
   return (
-    <div ref={box} className="w-full min-w-0">
-      <svg
-        width={width}
-        height={height}
-        role="img"
-        aria-label={springs
-          .map(
-            (s) =>
-              `${s.name}: ${loadText(s.fit.seatLbf, unit, 0)} closed at ${heightText(s.fit.heightIn, unit)}, ${loadText(s.fit.openLbf, unit, 0)} open`,
-          )
-          .join("; ")}
-      >
-        <Axes
-          x={x}
-          y={y}
-          pad={PAD}
-          width={width}
-          height={height}
-          xText={(t) => heightText(t, unit).replace(/0$/, "")}
-          yText={(t) => loadText(t, unit, 0)}
-        />
-        {springs.map((s, i) => {
-          const colour = s.main ? "var(--accent)" : "var(--line)";
-          const bind = binds[i];
-          return (
-            <g key={s.name}>
-              <path
-                d={`M${s.curve.map((p) => `${x(p.heightIn)} ${y(p.loadLbf)}`).join("L")}`}
-                fill="none"
-                stroke={colour}
-                strokeWidth={s.main ? 2.5 : 1.6}
-                strokeDasharray={DASHES[i % DASHES.length]}
-              />
-              <Spot x={x(s.fit.heightIn)} y={y(s.fit.seatLbf)} colour={colour} closed />
-              {s.liftIn > 0 && <Spot x={x(open(s))} y={y(s.fit.openLbf)} colour={colour} />}
-              {bind !== undefined && (
-                <g>
-                  <path
-                    d={`M${x(bind)} ${PAD.t} V${height - PAD.b} m6 -6 l-6 6 m6 -16 l-6 6 m6 -16 l-6 6 m6 -16 l-6 6`}
-                    stroke={colour}
-                    strokeWidth={2}
-                    fill="none"
-                  />
-                  {s.liftIn > 0 && (
-                    <Gap
-                      from={x(open(s))}
-                      to={x(bind)}
-                      y={height - PAD.b - 14 - 22 * i}
-                      text={heightText(s.fit.bindClearanceIn, unit)}
-                    />
+    <Chart
+      label={springs
+        .map(
+          (s) =>
+            `${s.name}: ${loadText(s.fit.seatLbf, unit, 0)} closed at ${heightText(s.fit.heightIn, unit)}, ${loadText(s.fit.openLbf, unit, 0)} open`,
+        )
+        .join("; ")}
+      height={height}
+      pad={PAD}
+      first={560}
+      x={[Math.max(...heights), Math.min(...heights) - 0.02]}
+      y={[0, Math.max(...points.map((p) => p.loadLbf), ...springs.map((s) => s.fit.openLbf)) * 1.06]}
+      axes={{
+        xText: (t) => heightText(t, unit).replace(/0$/, ""),
+        yText: (t) => loadText(t, unit, 0),
+      }}
+    >
+      {({ x, y, top, foot }) => (
+        <>
+          {springs.map((s, i) => {
+            const colour = s.main ? "var(--accent)" : "var(--line)";
+            const bind = binds[i];
+            return (
+              <g key={s.name}>
+                <path
+                  d={pathOf(
+                    s.curve,
+                    (p) => x(p.heightIn),
+                    (p) => y(p.loadLbf),
                   )}
-                </g>
-              )}
-            </g>
-          );
-        })}
-      </svg>
-    </div>
+                  fill="none"
+                  stroke={colour}
+                  strokeWidth={s.main ? 2.5 : 1.6}
+                  strokeDasharray={DASHES[i % DASHES.length]}
+                />
+                <Spot x={x(s.fit.heightIn)} y={y(s.fit.seatLbf)} colour={colour} closed />
+                {s.liftIn > 0 && <Spot x={x(open(s))} y={y(s.fit.openLbf)} colour={colour} />}
+                {bind !== undefined && (
+                  <g>
+                    <path
+                      d={`M${x(bind)} ${top} V${foot} m6 -6 l-6 6 m6 -16 l-6 6 m6 -16 l-6 6 m6 -16 l-6 6`}
+                      stroke={colour}
+                      strokeWidth={2}
+                      fill="none"
+                    />
+                    {s.liftIn > 0 && (
+                      <Gap
+                        from={x(open(s))}
+                        to={x(bind)}
+                        y={foot - 14 - 22 * i}
+                        text={heightText(s.fit.bindClearanceIn, unit)}
+                      />
+                    )}
+                  </g>
+                )}
+              </g>
+            );
+          })}
+        </>
+      )}
+    </Chart>
   );
 }
 
