@@ -73,12 +73,24 @@ describe("the keys of a step", () => {
 
 describe("where a spring that came out goes", () => {
   it.each([
-    ["Out, to scrap ⏎", undefined],
-    ["To the spares", "spare"],
-    ["Scrap: broken", "scrap: broken"],
-  ])("is one press: %s", (name, said) => {
-    const { done } = at(step("SPRING_OUT", { word: "scrap" }));
+    ["Out, to scrap ⏎", "SCRAP", "SCRAP"],
+    ["Out, to go back in ⏎", "AGAIN", "AGAIN"],
+    ["To the spares", "SCRAP", "SPARE"],
+    ["Scrap: broken", "AGAIN", "BROKEN"],
+  ])("is one press: %s", (name, proposed, said) => {
+    const { done } = at(step("SPRING_OUT", { word: proposed }));
     fireEvent.click(screen.getByRole("button", { name }));
-    expect(done).toHaveBeenCalledExactlyOnceWith(undefined, said ?? "scrap");
+    expect(done).toHaveBeenCalledExactlyOnceWith(undefined, said);
+  });
+});
+
+describe("whether a gap shows between the halves of a lock", () => {
+  it.each([
+    [/a gap shows/, "GAP"],
+    ["No gap", "NO_GAP"],
+  ])("is one press: %s", (name, said) => {
+    const { done } = at(step("HOOK", { word: "GAP" }));
+    fireEvent.click(screen.getByRole("button", { name }));
+    expect(done).toHaveBeenCalledExactlyOnceWith(undefined, said);
   });
 });

@@ -120,7 +120,7 @@ export function StepPanel(props: StepPanelProps) {
           {asks === "GAP"
             ? "In, and a gap shows ⏎"
             : asks === "OUT"
-              ? step.word === "in again"
+              ? step.word === "AGAIN"
                 ? "Out, to go back in ⏎"
                 : "Out, to scrap ⏎"
               : step.act === "SIGN"
@@ -128,16 +128,16 @@ export function StepPanel(props: StepPanelProps) {
                 : "Done ⏎"}
         </Button>
         {asks === "GAP" && (
-          <Button className="min-h-16" onClick={() => submit("no gap")}>
+          <Button className="min-h-16" onClick={() => submit("NO_GAP")}>
             No gap
           </Button>
         )}
         {asks === "OUT" && (
           <>
-            <Button className="min-h-16" onClick={() => submit("spare")}>
+            <Button className="min-h-16" onClick={() => submit("SPARE")}>
               To the spares
             </Button>
-            <Button className="min-h-16" onClick={() => submit("scrap: broken")}>
+            <Button className="min-h-16" onClick={() => submit("BROKEN")}>
               Scrap: broken
             </Button>
           </>

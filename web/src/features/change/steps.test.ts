@@ -50,8 +50,8 @@ describe("what a step wants entered", () => {
   });
   it("takes the planned spring, its old one's fate and the gap without typing", () => {
     expect(proposal(step("SPRING_IN", { word: "B-1" }))).toBe("B-1");
-    expect(entered(step("SPRING_OUT", { word: "scrap" }), "", "thou", false)).toEqual({ word: "scrap" });
-    expect(entered(step("HOOK", { word: "gap" }), "", "thou", false)).toEqual({ word: "gap" });
+    expect(entered(step("SPRING_OUT", { word: "SCRAP" }), "", "thou", false)).toEqual({ word: "SCRAP" });
+    expect(entered(step("HOOK", { word: "GAP" }), "", "thou", false)).toEqual({ word: "GAP" });
     expect(entered(step("HOOK"), "no", "thou", false)).toEqual({ word: "no" });
   });
 });

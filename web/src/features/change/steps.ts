@@ -63,7 +63,7 @@ export function entered(step: JobStep, text: string, unit: LashUnit, hydraulic: 
     case "OUT":
       return { word: t === "" ? step.word : t };
     case "GAP":
-      return { word: t === "" ? "gap" : t };
+      return { word: t === "" ? "GAP" : t };
     default:
       return { figure: step.figure, word: step.word };
   }

@@ -1,6 +1,7 @@
 package shim.core.change;
 
 import java.time.Instant;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.Position;
 
@@ -9,7 +10,7 @@ import shim.core.engine.Position;
  *
  * @param step the script's step it does; blank when it is none
  * @param figure crank degrees, psi, inch, a count or lash, by the act
- * @param word a spring's mark, an {@link Item}, a reason, by the act
+ * @param word a spring's mark, an {@link Item}, a {@link Answer}, a reason, by the act
  */
 public record Done(
     Act act,
@@ -23,6 +24,10 @@ public record Done(
 
   double number() {
     return figure == null ? Double.NaN : figure;
+  }
+
+  Optional<Answer> answer() {
+    return Answer.of(text());
   }
 
   String text() {

@@ -260,7 +260,9 @@ final class Guard {
           first(
               when(!v.loose(), p + " still has its locks in"),
               when(v.springIn() == null, p + "'s spring is out already"),
-              when(d.text().isEmpty(), "say where it goes: scrap, spare or in again"));
+              when(
+                  d.answer().filter(Answer::goesSomewhere).isEmpty(),
+                  "say where it goes: scrap, spare or in again"));
       case SEAL -> bare(p, v);
       case STACK ->
           first(bare(p, v), when(!(d.number() >= 0 && d.number() <= 20), "how many pieces?"));
@@ -350,7 +352,7 @@ final class Guard {
         when(v.stage() != Stage.COMPRESSED, "compress " + p + " first"),
         when(v.hooked(), p + "'s locks are in"),
         when(
-            !d.text().equals("gap"),
+            !d.answer().equals(Optional.of(Answer.GAP)),
             "without a gap between its halves a lock is not home: take them out, clean, again"));
   }
 

@@ -70,9 +70,6 @@ public record Job(
     ticked = Collections.unmodifiableSet(ticked);
   }
 
-  /** How the word of a spring that is thrown away begins. */
-  public static final String SCRAP = "scrap";
-
   /** A job before its first act. */
   public static Job begin(JobPlan plan) {
     Map<Position, ValveState> valves = new TreeMap<>();
@@ -297,7 +294,7 @@ public record Job(
           count(Item.RETAINERS, t -> t.takenOff(1));
         }
         case SPRING_OUT -> {
-          if (d.text().startsWith(SCRAP)) {
+          if (d.answer().filter(Answer::forGood).isPresent()) {
             scrapped.add(java.util.Objects.requireNonNull(v.springIn()));
           }
           set(p, v.spring(null).stage(Stage.UNHOOKED));

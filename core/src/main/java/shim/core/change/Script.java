@@ -248,7 +248,7 @@ public record Script(List<Step> steps) {
       compress(p, "again", "Compress " + p);
       set(
           at(p, Act.HOOK, p + ": locks in")
-              .with(null, "gap")
+              .with(null, Answer.GAP.name())
               .looking("small end down", "a gap between the halves: no gap, not home"));
       set(at(p, Act.CLOSE, p + ": let it up slowly").careful("Face away from the retainer."));
       if (plan.schools().proving() != Schools.Proving.AT_END) {
@@ -273,7 +273,9 @@ public record Script(List<Step> steps) {
               .careful("From here nothing but " + plan.hold().by() + " keeps the valve up."));
       set(
           at(p, Act.SPRING_OUT, p + ": retainer, spring, damper out")
-              .with(null, w.newSpring().equals(w.oldSpring()) ? "in again" : Job.SCRAP)
+              .with(
+                  null,
+                  w.newSpring().equals(w.oldSpring()) ? Answer.AGAIN.name() : Answer.SCRAP.name())
               .looking("witness marks: coils that touched", "a broken or polished coil"));
       set(
           at(p, Act.TICK, "look", p + ": look at seal, stem tip, seat and guide")

@@ -43,9 +43,9 @@ class JobModelCheckTest {
     for (JobPlan.Work w : plan.valves()) {
       Stream.of(Act.COMPRESS, Act.UNHOOK, Act.CLOSE, Act.PROVE, Act.JUMPED, Act.DROPPED, Act.SEATED)
           .forEach(a -> all.add(act(a, w.valve())));
-      all.add(act(Act.SPRING_OUT, w.valve(), null, "scrap"));
+      all.add(act(Act.SPRING_OUT, w.valve(), null, "SCRAP"));
       all.add(act(Act.HEIGHT, w.valve(), 1.950, null));
-      all.add(act(Act.HOOK, w.valve(), null, "gap"));
+      all.add(act(Act.HOOK, w.valve(), null, "GAP"));
       all.add(act(Act.HOOK, w.valve(), null, "no"));
       plan.valves().forEach(o -> all.add(act(Act.SPRING_IN, w.valve(), null, o.newSpring())));
       all.add(act(Act.SPRING_IN, w.valve(), null, w.oldSpring()));
