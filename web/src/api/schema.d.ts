@@ -1865,7 +1865,7 @@ export interface components {
             floorIn?: number;
             /** Format: double */
             toleranceIn: number;
-            from: string;
+            from: components["schemas"]["Said"];
             /** Format: double */
             growthSpreadIn?: number;
         };
@@ -1995,6 +1995,13 @@ export interface components {
             /** Format: int64 */
             changes: number;
         };
+        Said: {
+            code: string;
+            figures: {
+                [key: string]: number;
+            };
+            name: string;
+        };
         StopView: {
             /** Format: int32 */
             number: number;
@@ -2061,7 +2068,7 @@ export interface components {
             part?: components["schemas"]["PartChoice"];
             /** Format: double */
             partNowIn?: number;
-            ask?: string;
+            ask?: components["schemas"]["Said"];
             /** @enum {string} */
             spring?: "WHOLE" | "BROKEN" | "LOOSE" | "WORN";
             /** @enum {string} */
@@ -2383,13 +2390,6 @@ export interface components {
             /** @enum {string} */
             weight: "KNOW" | "ASK" | "STOP";
             said: components["schemas"]["Said"];
-        };
-        Said: {
-            code: string;
-            figures: {
-                [key: string]: number;
-            };
-            name: string;
         };
         Step: {
             id: string;

@@ -40,6 +40,12 @@ describe("what core can say", () => {
     expect(say(short, "mm")).toBe("0.18 mm short: worn; its lash opened 0.15 mm, the same story");
   });
 
+  it("asks about a lash in the unit it was typed in", () => {
+    const ten = said("ASK.TEN_TIMES", { lashIn: 0.18, targetIn: 0.018, meantIn: 0.018 });
+    expect(say(ten, "thou")).toBe("180 is ten times the target 18: 18?");
+    expect(say(ten, "mm")).toBe("4.57 is ten times the target 0.46: 0.46?");
+  });
+
   it("gives loss as a share and chances without claiming the ends", () => {
     const loss = { now: 0.031, next: 0.045, nextLow: 0.04, nextHigh: 0.05, chance: 0.001, limit: 0.1 };
     expect(say(said("SPRING.LOSS", loss), "mm")).toBe(

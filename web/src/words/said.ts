@@ -126,8 +126,33 @@ const SAYINGS: Record<string, Saying> = {
   "ROUND.EXHAUSTS_CLOSED": (f) =>
     `the exhausts as a whole closed ${f.thou("thou")}: seats sinking, if it goes on`,
 
+  "ASK.NO_LASH": () => "no lash at all: is the lifter on the base circle?",
+  "ASK.TEN_TIMES": (f) =>
+    `${f.lash("lashIn")} is ten times the target ${f.lash("targetIn")}: ${f.lash("meantIn")}?`,
+  "ASK.MILLIMETRE": (f) =>
+    `${f.lash("lashIn")} is far over the target ${f.lash("targetIn")}; as mm it would be ${f.lash("meantIn")}: was it mm?`,
+  "ASK.TENTH": (f) => `${f.lash("lashIn")} is a tenth of the target ${f.lash("targetIn")}, or less: right?`,
+  "ASK.FAR_OVER": (f) =>
+    `${f.lash("lashIn")} is far over the target ${f.lash("targetIn")}: did the crank reach its stop, is the nut tight?`,
+
+  "TARGET.AS_CARD": (_, state) => `the card's ${heat(state)} figure`,
+  "TARGET.FIXED": (f, state) => `${fromCard(f, state)}: the team's fixed offset`,
+  "TARGET.OWN_GROWTH": (f, state) =>
+    `${fromCard(f, state)}: this engine's own growth, ${f.plain("pairs", 0)} pairs, s.d. ${f.thou("sdThou")}`,
+  "TARGET.TABLE_IRON_HEADS": (f, state) => table(f, state, "iron heads"),
+  "TARGET.TABLE_ALUMINIUM_HEADS": (f, state) => table(f, state, "iron block, aluminium heads"),
+  "TARGET.TABLE_ALL_ALUMINIUM": (f, state) => table(f, state, "all aluminium"),
+
   KEPT: (_, words) => words,
 };
+
+const heat = (state: string) => (state === "HOT" ? "hot" : "cold");
+
+const fromCard = (f: Figures, state: string) =>
+  `the card's ${heat(state)} ${f.lash("cardIn")} ${f.signed("shiftThou")}`;
+
+const table = (f: Figures, state: string, of: string) =>
+  `${fromCard(f, state)}: the usual table for ${of}${f.above0("waits") ? ", until a hot and a cold round have met" : ""}`;
 
 const NO_RATE = ": no rate that stands out of hand, leaf and temperature";
 

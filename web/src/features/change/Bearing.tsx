@@ -6,6 +6,7 @@ import { useSettings } from "../../shell/settings";
 import { lashText, unitName } from "../../units/lash";
 import { heightText, loadText, loadUnit } from "../../units/load";
 import { wayText } from "../../words/adjust";
+import { say } from "../../words/said";
 import type { JobStep } from "./steps";
 
 interface BearingProps {
@@ -57,7 +58,7 @@ function Wanted({ job, valve }: { job: Schemas["JobView"]; valve: string }) {
     <p>
       Wanted {job.heat.toLowerCase()}: <b className="num text-3xl">{lashText(target.targetIn, unit)}</b>{" "}
       {unitName(unit)}, ± {lashText(target.toleranceIn, unit)}{" "}
-      <span className="text-muted">{target.from}</span>
+      <span className="text-muted">{say(target.from, unit)}</span>
     </p>
   );
 }

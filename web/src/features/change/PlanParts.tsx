@@ -2,6 +2,7 @@ import type { Schemas, Valve } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Check, Select } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
+import { heightText, heightUnit } from "../../units/load";
 import { AirDrawing } from "./AirDrawing";
 import { comesOffText, itemText, offerText } from "./steps";
 
@@ -16,6 +17,7 @@ interface PlanPartsProps {
 
 /** The plan as it would be begun: springs, order, air, what to lay out, what can hurt. */
 export function PlanParts({ plan, asked, onAsked, onOrder, lock, onLock }: PlanPartsProps) {
+  const { unit } = useSettings();
   return (
     <>
       <section className="scribed grid gap-2 rounded p-4" aria-label="Springs that go in">
@@ -38,8 +40,8 @@ export function PlanParts({ plan, asked, onAsked, onOrder, lock, onLock }: PlanP
               off TDC, {plan.air.psi} psi
             </p>
             <p>
-              <b className="num text-2xl">{plan.air.fallIn.toFixed(3)}</b> in a dropped valve could fall, plus
-              the chamber
+              <b className="num text-2xl">{heightText(plan.air.fallIn, unit)}</b> {heightUnit(unit)} a dropped
+              valve could fall, plus the chamber
             </p>
             {plan.air.valveHeldLbf !== undefined && (
               <p>

@@ -3,8 +3,10 @@ import type { Schemas } from "../../api/client";
 import { KeptHere } from "../../outbox/KeptHere";
 import type { Parcel } from "../../outbox/parcel";
 import { InlineInitials } from "../../shell/Initials";
+import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
+import { heightText } from "../../units/load";
 import { FindingList } from "./FindingPart";
 import { itemText } from "./steps";
 
@@ -115,6 +117,7 @@ export function Steps({ state, onBack }: StepsProps) {
 }
 
 export function Over({ job }: { job: Schemas["JobView"] }) {
+  const { unit } = useSettings();
   return (
     <section className="scribed grid gap-3 rounded p-5" aria-label="Over">
       <h2 className="text-2xl">
@@ -127,7 +130,7 @@ export function Over({ job }: { job: Schemas["JobView"] }) {
             <span className="flex-1">
               {v.springIn ?? "no spring"}, {v.words}
             </span>
-            {v.heightIn !== undefined && <span className="num text-lg">{v.heightIn.toFixed(3)}</span>}
+            {v.heightIn !== undefined && <span className="num text-lg">{heightText(v.heightIn, unit)}</span>}
           </li>
         ))}
       </ul>

@@ -9,7 +9,8 @@ import { HoursRail } from "../../rail/HoursRail";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { useSettings } from "../../shell/settings";
 import { Choice } from "../../ui/Choice";
-import { unitName } from "../../units/lash";
+import { lashText, unitName } from "../../units/lash";
+import { say } from "../../words/said";
 import { OpenItemsPart } from "../change/OpenItemsPart";
 import { SpringsLine } from "../fatigue/SpringsLine";
 import { NextStep } from "../home/HomePage";
@@ -118,6 +119,7 @@ export function Legend() {
 }
 
 function TargetsNow({ lash }: { lash: Schemas["EngineLash"] }) {
+  const { unit } = useSettings();
   if (lash.targets.length === 0) {
     return (
       <section className="scribed rounded p-4">
@@ -130,19 +132,19 @@ function TargetsNow({ lash }: { lash: Schemas["EngineLash"] }) {
   }
   return (
     <section className="scribed rounded p-4" aria-label="Lash wanted">
-      <h2 className="mb-2 text-lg">Lash wanted</h2>
+      <h2 className="mb-2 text-lg">Lash wanted, {unitName(unit)}</h2>
       <div className="grid grid-cols-2 gap-x-6 gap-y-3 min-[1180px]:grid-cols-4">
         {lash.targets.map((t) => (
           <div key={t.kind + t.state}>
             <p className="text-sm text-muted">
               {t.kind === "INTAKE" ? "Intake" : "Exhaust"} {t.state.toLowerCase()}
             </p>
-            <p className="num text-3xl">{t.targetIn.toFixed(4)}</p>
+            <p className="num text-3xl">{lashText(t.targetIn, unit)}</p>
             <p className="text-sm text-muted">
-              ± {t.toleranceIn.toFixed(3)}
-              {t.floorIn !== undefined && `, lowest ${t.floorIn.toFixed(3)}`}
+              ± {lashText(t.toleranceIn, unit)}
+              {t.floorIn !== undefined && `, lowest ${lashText(t.floorIn, unit)}`}
             </p>
-            <p className="text-sm text-muted">{t.from}</p>
+            <p className="text-sm text-muted">{say(t.from, unit)}</p>
           </div>
         ))}
       </div>

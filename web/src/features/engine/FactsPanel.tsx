@@ -3,6 +3,8 @@ import { useSettings } from "../../shell/settings";
 import { Notice } from "../../ui/Notice";
 import { nth } from "../../ui/nth";
 import { lashText, unitName } from "../../units/lash";
+import { heightText, heightUnit } from "../../units/load";
+import { sizeText } from "../../words/adjust";
 
 /** What follows from the sheet, as it is typed. */
 export function FactsPanel({ reading }: { reading?: Schemas["SheetReading"] }) {
@@ -65,6 +67,7 @@ function Timing({ timing: t }: { timing: Schemas["CamTiming"] }) {
 }
 
 function LobeFacts({ lobe }: { lobe: Schemas["LobeFacts"] }) {
+  const { unit } = useSettings();
   const m = lobe.moving;
   const moves =
     m.highDeg === undefined
@@ -76,9 +79,9 @@ function LobeFacts({ lobe }: { lobe: Schemas["LobeFacts"] }) {
     <div className="border-t border-hair pt-1">
       <h3 className="text-sm text-muted">{lobe.kind === "INTAKE" ? "Intake" : "Exhaust"}</h3>
       <p>
-        <span className="num text-2xl">{lobe.netLiftIn.toFixed(3)}</span> net lift
+        <span className="num text-2xl">{heightText(lobe.netLiftIn, unit)}</span> {heightUnit(unit)} net lift
       </p>
-      <p className="text-sm text-muted">{lobe.grossLiftIn.toFixed(3)} gross at the valve</p>
+      <p className="text-sm text-muted">{heightText(lobe.grossLiftIn, unit)} gross at the valve</p>
       <p className="text-sm">The valve really moves for {moves}</p>
       <p className="text-sm text-muted">{m.words}</p>
       <p className="text-sm text-muted">ramp margin {deg(lobe.marginDeg)} a side</p>
@@ -99,7 +102,7 @@ function Turns({ turns, solid }: { turns: Schemas["TurnFacts"][]; solid: boolean
           <strong className="num text-lg">
             {solid
               ? `${lashText(t.lashPerTurnIn, unit)} ${unitName(unit)}`
-              : `${t.plungerPerTurnIn.toFixed(4)} in of plunger`}
+              : `${sizeText(t.plungerPerTurnIn, unit)} of plunger`}
           </strong>
         </span>
       ))}
@@ -109,11 +112,12 @@ function Turns({ turns, solid }: { turns: Schemas["TurnFacts"][]; solid: boolean
 }
 
 function Targets({ targets }: { targets: Schemas["LashTarget"][] }) {
+  const { unit } = useSettings();
   return (
     <table className="w-full border-t border-hair text-left">
       <thead>
         <tr className="text-sm text-muted">
-          <th className="font-medium">Lash</th>
+          <th className="font-medium">Lash, {unitName(unit)}</th>
           <th className="font-medium">hot</th>
           <th className="font-medium">cold</th>
         </tr>
@@ -124,7 +128,7 @@ function Targets({ targets }: { targets: Schemas["LashTarget"][] }) {
             <th className="font-semibold">{kind === "INTAKE" ? "intake" : "exhaust"}</th>
             {(["HOT", "COLD"] as const).map((state) => (
               <td key={state} className="num text-xl">
-                {targets.find((t) => t.kind === kind && t.state === state)?.targetIn.toFixed(4)}
+                {lashText(targets.find((t) => t.kind === kind && t.state === state)?.targetIn, unit)}
               </td>
             ))}
           </tr>

@@ -88,10 +88,10 @@ function ToDo({ valve, inside, unit }: { valve: ValveView; inside: boolean; unit
       <div className="rounded border border-hair p-3">
         <p className="num text-4xl first-letter:uppercase">{preloadText(preload)}</p>
         <p className="text-muted">
-          Found {preload.foundTravelIn.toFixed(4)} in of plunger; {preload.wantedTurns} turns make{" "}
-          {preload.travelIn.toFixed(4)} of its {preload.totalIn.toFixed(4)}
+          Found {sizeText(preload.foundTravelIn, unit)} of plunger; {preload.wantedTurns} turns make{" "}
+          {sizeText(preload.travelIn, unit)} of its {sizeText(preload.totalIn, unit)}
           {preload.hotTravelIn < preload.travelIn - 0.00005 &&
-            `, ${preload.hotTravelIn.toFixed(4)} left when hot`}
+            `, ${sizeText(preload.hotTravelIn, unit)} left when hot`}
           .
         </p>
       </div>

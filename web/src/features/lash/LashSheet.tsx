@@ -11,6 +11,7 @@ import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { lashText, unitName } from "../../units/lash";
+import { say } from "../../words/said";
 import { SCHOOLS, type School } from "../crank/schools";
 import { useRound } from "./useRound";
 
@@ -162,7 +163,7 @@ function Sheet({ name, layout, plan, targets, state, figures, head }: SheetProps
               <span className="num">± {lashText(t.toleranceIn, unit)}</span>
               {t.floorIn !== undefined && (
                 <span className="block text-base">
-                  lowest {lashText(t.floorIn, unit)}; {t.from}
+                  lowest {lashText(t.floorIn, unit)}; {say(t.from, unit)}
                 </span>
               )}
             </p>

@@ -3,6 +3,7 @@ import type { Schemas } from "../../api/client";
 import { lashTargets } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
 import { lashText, unitName } from "../../units/lash";
+import { say } from "../../words/said";
 
 /** What the lash shall be. */
 export function Targets({ engineId, state }: { engineId: string; state: "HOT" | "COLD" }) {
@@ -16,7 +17,7 @@ export function Targets({ engineId, state }: { engineId: string; state: "HOT" | 
             {t.kind === "INTAKE" ? "Intake" : "Exhaust"} lash {state.toLowerCase()}, {unitName(unit)}
           </p>
           <p className="num text-5xl">{lashText(t.targetIn, unit)}</p>
-          <p className="text-sm text-muted">{t.from}</p>
+          <p className="text-sm text-muted">{say(t.from, unit)}</p>
         </div>
       ))}
     </div>

@@ -1,5 +1,6 @@
 import { useSettings } from "../../shell/settings";
 import { lashText, unitName } from "../../units/lash";
+import { say } from "../../words/said";
 import type { ValveView } from "./useRound";
 
 /** Which valve, what it should be now, what it was left at. */
@@ -29,7 +30,7 @@ export function ValveHead({ valve, hydraulic }: { valve: ValveView; hydraulic: b
         </p>
       )}
       <p className="basis-full text-sm text-muted">
-        {t && `${t.from}; `}slack here {Math.round(valve.slackDeg)}°
+        {t && `${say(t.from, unit)}; `}slack here {Math.round(valve.slackDeg)}°
       </p>
     </header>
   );

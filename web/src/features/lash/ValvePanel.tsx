@@ -6,6 +6,7 @@ import { Notice } from "../../ui/Notice";
 import { nth } from "../../ui/nth";
 import { useNarrow } from "../../ui/useNarrow";
 import { unitName } from "../../units/lash";
+import { say } from "../../words/said";
 import { Advice } from "./Advice";
 import { EMPTY_ENTER, type Step } from "./flow";
 import { HeldReading } from "./HeldReading";
@@ -124,7 +125,9 @@ export function ValvePanel(props: ValvePanelProps) {
         <div className="flex min-w-0 flex-col gap-3">
           {passed && <Passed valves={round.valves} passed={passed} act={act} />}
           <HeldReading valve={valve} parcels={parcels} hand={inHand} act={act} />
-          {(step === "SURE" || step === "AGAIN") && valve.ask && <Notice tone="ask">{valve.ask}</Notice>}
+          {(step === "SURE" || step === "AGAIN") && valve.ask && (
+            <Notice tone="ask">{say(valve.ask, unit)}</Notice>
+          )}
           {sureOut && (
             <Notice tone="ask">
               It is outside its tolerance. ⏎ once more leaves it so; or set it and enter what it reads.

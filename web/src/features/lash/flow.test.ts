@@ -19,7 +19,9 @@ describe("what is asked at a valve", () => {
     expect(stepOf(valve("1I", { found: reading, left: reading, leftVerdict: "IN" }))).toBe("DONE");
   });
   it("asks again where a figure looks like a slip or stays out", () => {
-    expect(stepOf(valve("1I", { found: reading, ask: "ten times?" }))).toBe("SURE");
+    expect(
+      stepOf(valve("1I", { found: reading, ask: { code: "ASK.TEN_TIMES", figures: {}, name: "" } })),
+    ).toBe("SURE");
     expect(stepOf(valve("1I", { found: reading, left: reading, leftVerdict: "WIDE" }))).toBe("AGAIN");
   });
 });

@@ -16,7 +16,11 @@ export const ofRound = (box: readonly Parcel[], roundId: string): RoundParcel[] 
 export const UNANSWERED = -1;
 
 /** Words of Shim's own question come with its answer; until then these. */
-const FAR_OFF = "that is far from its target: read it again, or keep it";
+const FAR_OFF = {
+  code: "KEPT",
+  figures: {},
+  name: "that is far from its target: read it again, or keep it",
+};
 
 /** The round as it stands for whoever enters it: Shim's last answer and, over it, what still waits. */
 export function withWaiting(round: Round, parcels: readonly RoundParcel[]): Round {

@@ -133,7 +133,7 @@ export class FakeRound {
       status: left ? "DONE" : skipped ? "SKIPPED" : found ? "FOUND" : "OPEN",
       foundVerdict: found?.valueIn === undefined ? undefined : judge(GAUGE, found.valueIn),
       leftVerdict: left?.valueIn === undefined ? undefined : judge(GAUGE, left.valueIn),
-      ask: far ? "sure?" : undefined,
+      ask: far ? { code: "KEPT", figures: {}, name: "sure?" } : undefined,
     };
   }
 

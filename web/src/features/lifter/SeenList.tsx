@@ -1,5 +1,8 @@
 import type { Schemas } from "../../api/client";
+import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
+import { type LashUnit, thouText, unitName } from "../../units/lash";
+import { sizeText } from "../../words/adjust";
 import { LEVELS } from "./levels";
 
 type Seen = Schemas["SeenView"];
@@ -11,6 +14,7 @@ interface SeenListProps {
 
 /** What was seen, with what it usually means and what to do. */
 export function SeenList({ seen, onTakeBack }: SeenListProps) {
+  const { unit } = useSettings();
   return (
     <ul className="grid">
       {seen.map((s) => (
@@ -18,12 +22,7 @@ export function SeenList({ seen, onTakeBack }: SeenListProps) {
           <span className={`font-semibold ${LEVELS[s.level].tone}`}>
             <span aria-hidden>{LEVELS[s.level].shape}</span> {s.title} {s.grade}
           </span>
-          {s.figure !== undefined && (
-            <span className="num text-lg">
-              {s.liftIn !== undefined ? `${s.liftIn.toFixed(4)} in, ${s.figure.toFixed(1)} short` : s.figure}{" "}
-              {s.liftIn === undefined && s.unit}
-            </span>
-          )}
+          {s.figure !== undefined && <span className="num text-lg">{figureOf(s, s.figure, unit)}</span>}
           <span className="min-w-40 flex-1 text-sm text-muted">
             {s.means}
             {s.level !== "GOOD" && s.todo && `; ${s.todo}`}
@@ -50,4 +49,11 @@ export function SeenList({ seen, onTakeBack }: SeenListProps) {
       ))}
     </ul>
   );
+}
+
+function figureOf(s: Seen, figure: number, unit: LashUnit): string {
+  if (s.liftIn !== undefined) {
+    return `${sizeText(s.liftIn, unit)}, ${thouText(figure, unit)} ${unitName(unit)} short`;
+  }
+  return s.unit === "thou" ? `${thouText(figure, unit)} ${unitName(unit)}` : `${figure} ${s.unit}`;
 }

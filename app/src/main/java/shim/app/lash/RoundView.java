@@ -17,6 +17,7 @@ import shim.core.lash.Preload;
 import shim.core.lash.Reading;
 import shim.core.lash.Turn;
 import shim.core.lash.ValveAtHand;
+import shim.core.unit.Said;
 
 /**
  * A round as every device on it sees it: seen facts and what they mean now.
@@ -108,7 +109,7 @@ public record RoundView(
       @Nullable Preload preload,
       @Nullable PartChoice part,
       @Nullable Double partNowIn,
-      @Nullable String ask,
+      @Nullable Said ask,
       @Nullable Seen spring,
       @Nullable Seen rocker,
       @Nullable String note) {}

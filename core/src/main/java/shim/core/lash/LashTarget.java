@@ -1,8 +1,8 @@
 package shim.core.lash;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.Engine;
@@ -11,6 +11,7 @@ import shim.core.engine.HotColdSchool;
 import shim.core.engine.Material;
 import shim.core.engine.ValveKind;
 import shim.core.stats.Robust;
+import shim.core.unit.Said;
 
 /**
  * What lash should be now.
@@ -18,7 +19,7 @@ import shim.core.stats.Robust;
  * @param targetIn wanted lash in this state, inch
  * @param floorIn lowest allowed lash in this state, converted exactly like the target, inch
  * @param toleranceIn may differ this much each way, inch
- * @param from in words: which figure, which school
+ * @param from which figure, by which school; named by the card's temperature state
  * @param growthSpreadIn s.d. of the engine's own growth where it was used, inch
  */
 public record LashTarget(
@@ -27,11 +28,48 @@ public record LashTarget(
     double targetIn,
     @Nullable Double floorIn,
     double toleranceIn,
-    String from,
+    Said from,
     @Nullable Double growthSpreadIn) {
 
-  /** Cold minus hot lash with where it comes from. */
-  record Conversion(double coldMinusHotIn, String from, @Nullable Double spreadIn) {}
+  /** Where a target comes from: the card's own, or the card's in the other state and a shift. */
+  public enum From implements Said.Code {
+    AS_CARD,
+    FIXED("cardIn", "shiftThou"),
+    OWN_GROWTH("cardIn", "shiftThou", "pairs", "sdThou"),
+    /** The usual table by material; {@code waits} above zero: until own growth is known. */
+    TABLE_IRON_HEADS("cardIn", "shiftThou", "waits"),
+    TABLE_ALUMINIUM_HEADS("cardIn", "shiftThou", "waits"),
+    TABLE_ALL_ALUMINIUM("cardIn", "shiftThou", "waits");
+
+    private final Said.Form form;
+
+    From(String... figures) {
+      form = Said.form("TARGET", figures);
+    }
+
+    @Override
+    public Said.Form form() {
+      return form;
+    }
+  }
+
+  /**
+   * Cold minus hot lash with where it comes from.
+   *
+   * @param more what the code is filled with after the card's figure and the shift
+   */
+  record Conversion(
+      double coldMinusHotIn, From from, List<Double> more, @Nullable Double spreadIn) {
+    Said said(HeatState card, double cardIn, double shiftIn) {
+      return Said.of(
+              from,
+              DoubleStream.concat(
+                      DoubleStream.of(cardIn, shiftIn * 1000),
+                      more.stream().mapToDouble(Double::doubleValue))
+                  .toArray())
+          .named(card.name());
+    }
+  }
 
   public static LashTarget of(Engine engine, ValveKind kind, HeatState state, Growth growth) {
     Engine.LashSpec spec = engine.lash();
@@ -44,26 +82,18 @@ public record LashTarget(
           spec.targetIn(kind),
           floor.orElse(null),
           tolerance,
-          "the card's " + state.word() + " figure",
+          Said.of(From.AS_CARD).named(state.name()),
           null);
     }
     Conversion c = conversion(engine.rules(), kind, growth);
     double shift = state == HeatState.COLD ? c.coldMinusHotIn() : -c.coldMinusHotIn();
-    String from =
-        String.format(
-            Locale.ROOT,
-            "the card's %s %.3f %+.1f thou: %s",
-            spec.state().word(),
-            spec.targetIn(kind),
-            shift * 1000,
-            c.from());
     return new LashTarget(
         kind,
         state,
         Math.max(0, spec.targetIn(kind) + shift),
         floor.map(f -> Math.max(0, f + shift)).orElse(null),
         tolerance,
-        from,
+        c.said(spec.state(), spec.targetIn(kind), shift),
         c.spreadIn());
   }
 
@@ -75,35 +105,29 @@ public record LashTarget(
   static Conversion conversion(Engine.Rules rules, ValveKind kind, Growth growth) {
     Optional<Robust.Mean> own = growth.coldMinusHotIn(kind);
     return switch (rules.hotCold()) {
-      case FIXED -> new Conversion(rules.fixedColdMinusHotIn(), "the team's fixed offset", null);
+      case FIXED -> new Conversion(rules.fixedColdMinusHotIn(), From.FIXED, List.of(), null);
       case OWN_GROWTH ->
           own.map(
                   m ->
                       new Conversion(
                           m.mean(),
-                          String.format(
-                              Locale.ROOT,
-                              "this engine's own growth, %d pairs, s.d. %.1f thou",
-                              m.n(),
-                              m.sd() * 1000),
+                          From.OWN_GROWTH,
+                          List.of((double) m.n(), m.sd() * 1000),
                           m.sd()))
-              .orElseGet(() -> table(rules, ", until a hot and a cold round have met"));
-      case TABLE -> table(rules, "");
+              .orElseGet(() -> table(rules, true));
+      case TABLE -> table(rules, false);
     };
   }
 
-  private static Conversion table(Engine.Rules rules, String until) {
+  private static Conversion table(Engine.Rules rules, boolean waits) {
+    From from =
+        rules.heads() == Material.IRON
+            ? From.TABLE_IRON_HEADS
+            : rules.block() == Material.IRON
+                ? From.TABLE_ALUMINIUM_HEADS
+                : From.TABLE_ALL_ALUMINIUM;
     return new Conversion(
-        tableColdMinusHotIn(rules.block(), rules.heads()),
-        "the usual table for " + materials(rules) + until,
-        null);
-  }
-
-  private static String materials(Engine.Rules rules) {
-    if (rules.heads() == Material.IRON) {
-      return "iron heads";
-    }
-    return rules.block() == Material.IRON ? "iron block, aluminium heads" : "all aluminium";
+        tableColdMinusHotIn(rules.block(), rules.heads()), from, List.of(waits ? 1.0 : 0.0), null);
   }
 
   /**

@@ -1,7 +1,8 @@
 package shim.core.lash;
 
-import java.util.Locale;
 import java.util.Optional;
+import shim.core.unit.Said;
+import shim.core.unit.Units;
 
 /** Questions asked at entry. A surprising true reading can always be kept. */
 public final class Plausible {
@@ -15,6 +16,28 @@ public final class Plausible {
   private static final double SLIP = 0.5;
 
   private Plausible() {}
+
+  /** What a lash looks like. */
+  public enum Code implements Said.Code {
+    /** Open, or not on the base circle. */
+    NO_LASH,
+    TEN_TIMES("lashIn", "targetIn", "meantIn"),
+    MILLIMETRE("lashIn", "targetIn", "meantIn"),
+    /** A tenth of its target or less. */
+    TENTH("lashIn", "targetIn"),
+    FAR_OVER("lashIn", "targetIn");
+
+    private final Said.Form form;
+
+    Code(String... figures) {
+      form = Said.form("ASK", figures);
+    }
+
+    @Override
+    public Said.Form form() {
+      return form;
+    }
+  }
 
   /** Least lash that is taken without a question, inch; a tenth of the target and less is asked. */
   static double plainFromIn(double targetIn) {
@@ -34,55 +57,25 @@ public final class Plausible {
    * @param lashIn as read, inch
    * @param targetIn wanted, inch, above zero
    */
-  public static Optional<String> askLash(double lashIn, double targetIn) {
+  public static Optional<Said> askLash(double lashIn, double targetIn) {
     double lash = EntryGauge.decimal(lashIn);
     if (lash >= EntryGauge.decimal(plainFromIn(targetIn))
         && lash <= EntryGauge.decimal(plainToIn(targetIn))) {
       return Optional.empty();
     }
     if (lashIn == 0) {
-      return Optional.of("no lash at all: is the lifter on the base circle?");
+      return Optional.of(Said.of(Code.NO_LASH));
     }
     if (near(lashIn / 10, targetIn)) {
-      return Optional.of(
-          String.format(
-              Locale.ROOT,
-              "%s in is ten times the %.3f target: %s?",
-              plain(lashIn),
-              targetIn,
-              plain(lashIn / 10)));
+      return Optional.of(Said.of(Code.TEN_TIMES, lashIn, targetIn, lashIn / 10));
     }
-    if (near(lashIn / 25.4, targetIn)) {
-      return Optional.of(
-          String.format(
-              Locale.ROOT,
-              "%s in is far over the %.3f target; %s mm would be %.4f in: was it mm?",
-              plain(lashIn),
-              targetIn,
-              plain(lashIn),
-              lashIn / 25.4));
+    if (near(lashIn / Units.MM_PER_INCH, targetIn)) {
+      return Optional.of(Said.of(Code.MILLIMETRE, lashIn, targetIn, lashIn / Units.MM_PER_INCH));
     }
-    if (lashIn < targetIn) {
-      return Optional.of(
-          String.format(
-              Locale.ROOT,
-              "%s in is a tenth of the %.3f target, or less: right?",
-              plain(lashIn),
-              targetIn));
-    }
-    return Optional.of(
-        String.format(
-            Locale.ROOT,
-            "%s in is far over the %.3f target: did the crank reach its stop, is the nut tight?",
-            plain(lashIn),
-            targetIn));
+    return Optional.of(Said.of(lashIn < targetIn ? Code.TENTH : Code.FAR_OVER, lashIn, targetIn));
   }
 
   private static boolean near(double value, double target) {
     return Math.abs(value / target - 1) < SLIP;
-  }
-
-  private static String plain(double in) {
-    return String.format(Locale.ROOT, "%.4f", in).replaceAll("0$", "");
   }
 }

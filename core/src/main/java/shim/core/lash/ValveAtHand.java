@@ -9,6 +9,7 @@ import shim.core.engine.Engine;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.stats.Robust;
+import shim.core.unit.Said;
 
 /**
  * One valve of a round: what its readings mean, and what to do about it. What to do goes by the
@@ -34,7 +35,7 @@ public record ValveAtHand(
     Optional<Preload> preload,
     Optional<PartChoice> part,
     Optional<Double> partNowIn,
-    Optional<String> ask) {
+    Optional<Said> ask) {
 
   /** How far a valve is. */
   public enum Status {

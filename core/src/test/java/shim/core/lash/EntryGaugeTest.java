@@ -7,6 +7,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvFileSource;
 import shim.core.engine.HeatState;
 import shim.core.engine.ValveKind;
+import shim.core.unit.Said;
 
 /**
  * The cases that the screen's own reading of a figure is held against too ({@code gauge.test.ts}).
@@ -33,7 +34,8 @@ class EntryGaugeTest {
           default -> new Reading.Figure(figure, STEP_IN);
         };
     LashTarget wanted =
-        new LashTarget(ValveKind.INTAKE, HeatState.HOT, target, floor, tolerance, "a case", null);
+        new LashTarget(
+            ValveKind.INTAKE, HeatState.HOT, target, floor, tolerance, Said.kept("test"), null);
     assertThat(wanted.judge(reading.valueIn())).isEqualTo(verdict);
     assertThat(Plausible.askLash(reading.valueIn(), target).isPresent()).isEqualTo(asked);
   }

@@ -22,13 +22,15 @@ import shim.core.engine.Material;
 import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
 import shim.core.stats.Robust;
+import shim.core.unit.Said;
 
 class LashTest {
   private static final Growth UNKNOWN = new Growth(Map.of());
   private static final double TIGHT = 1e-9;
 
   private static LashTarget target(double targetIn, Double floorIn) {
-    return new LashTarget(ValveKind.INTAKE, HeatState.HOT, targetIn, floorIn, 0.002, "test", null);
+    return new LashTarget(
+        ValveKind.INTAKE, HeatState.HOT, targetIn, floorIn, 0.002, Said.kept("test"), null);
   }
 
   /** Common practice, no source. */
@@ -91,7 +93,40 @@ class LashTest {
     Growth own = new Growth(Map.of(ValveKind.EXHAUST, Robust.Mean.of(List.of(-0.0045, -0.0055))));
     LashTarget.Conversion c = LashTarget.conversion(rules, ValveKind.EXHAUST, own);
     assertThat(c.coldMinusHotIn()).isCloseTo(-0.005, within(TIGHT));
-    assertThat(c.from()).contains("own growth, 2 pairs");
+    Said said = c.said(HeatState.HOT, 0.018, -0.005);
+    assertThat(said.code()).isEqualTo("TARGET.OWN_GROWTH");
+    assertThat(said.name()).isEqualTo("HOT");
+    assertThat(said.figure("cardIn")).isEqualTo(0.018);
+    assertThat(said.figure("shiftThou")).isEqualTo(-5);
+    assertThat(said.figure("pairs")).isEqualTo(2);
+    assertThat(said.figure("sdThou")).isCloseTo(0.7071, within(1e-4));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "OWN_GROWTH, IRON, IRON, TABLE_IRON_HEADS, 1",
+    "TABLE, ALUMINIUM, IRON, TABLE_IRON_HEADS, 0",
+    "TABLE, IRON, ALUMINIUM, TABLE_ALUMINIUM_HEADS, 0",
+    "TABLE, ALUMINIUM, ALUMINIUM, TABLE_ALL_ALUMINIUM, 0",
+    "FIXED, IRON, IRON, FIXED,"
+  })
+  void aTargetSaysWhereItComesFrom(
+      HotColdSchool school, Material block, Material heads, LashTarget.From from, Double waits) {
+    Engine.Rules rules =
+        new Engine.Rules(
+            school,
+            0.003,
+            block,
+            heads,
+            0.002,
+            0.001,
+            java.util.Optional.empty(),
+            List.of(),
+            java.util.Optional.empty(),
+            shim.core.engine.EngineSheet.InTolerance.ASK);
+    LashTarget.Conversion c = LashTarget.conversion(rules, ValveKind.INTAKE, UNKNOWN);
+    assertThat(c.from()).isEqualTo(from);
+    assertThat(c.said(HeatState.COLD, 0.018, 0.003).figures().get("waits")).isEqualTo(waits);
   }
 
   @ParameterizedTest
@@ -104,7 +139,8 @@ class LashTest {
   void exactlyAtALimitIsIn(double target, double tolerance, double most, double least) {
     EntryGauge gauge =
         EntryGauge.of(
-            new LashTarget(ValveKind.INTAKE, HeatState.HOT, target, null, tolerance, "test", null));
+            new LashTarget(
+                ValveKind.INTAKE, HeatState.HOT, target, null, tolerance, Said.kept("test"), null));
     assertThat(gauge.judge(most)).isEqualTo(LashTarget.Verdict.IN);
     assertThat(gauge.judge(least)).isEqualTo(LashTarget.Verdict.IN);
     assertThat(gauge.judge(most + 0.0000001)).isEqualTo(LashTarget.Verdict.WIDE);
@@ -271,14 +307,14 @@ class LashTest {
   @Test
   void slipsAreAskedAbout() {
     assertThat(Plausible.askLash(0.18, 0.018))
-        .hasValueSatisfying(q -> assertThat(q).contains("ten times"));
-    assertThat(Plausible.askLash(0.45, 0.018))
-        .hasValueSatisfying(q -> assertThat(q).contains("mm"));
-    assertThat(Plausible.askLash(0, 0.018)).isPresent();
+        .contains(Said.of(Plausible.Code.TEN_TIMES, 0.18, 0.018, 0.018));
+    assertThat(Plausible.askLash(0.508, 0.018))
+        .contains(Said.of(Plausible.Code.MILLIMETRE, 0.508, 0.018, 0.02));
+    assertThat(Plausible.askLash(0, 0.018)).contains(Said.of(Plausible.Code.NO_LASH));
     assertThat(Plausible.askLash(0.002, 0.018))
-        .hasValueSatisfying(q -> assertThat(q).contains("a tenth of the 0.018 target"));
+        .contains(Said.of(Plausible.Code.TENTH, 0.002, 0.018));
     assertThat(Plausible.askLash(0.060, 0.018))
-        .hasValueSatisfying(q -> assertThat(q).contains("did the crank reach its stop"));
+        .contains(Said.of(Plausible.Code.FAR_OVER, 0.060, 0.018));
     assertThat(Plausible.askLash(0.019, 0.018)).isEmpty();
     assertThat(Plausible.askLash(0.030, 0.018)).isEmpty();
   }

@@ -16,10 +16,11 @@ import shim.core.engine.Adjuster;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
+import shim.core.unit.Said;
 
 class ShimSwapsPropertiesTest {
   private static final LashTarget TARGET =
-      new LashTarget(ValveKind.INTAKE, HeatState.COLD, 0.010, null, 0.001, "test", null);
+      new LashTarget(ValveKind.INTAKE, HeatState.COLD, 0.010, null, 0.001, Said.kept("test"), null);
 
   private static List<ShimSwaps.Measured> engine(Random random, int valves) {
     List<ShimSwaps.Measured> result = new ArrayList<>();

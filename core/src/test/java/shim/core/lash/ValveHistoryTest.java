@@ -93,7 +93,8 @@ class ValveHistoryTest {
   private static RoundStory.ValveLine line(
       String position, double found, double left, double drift) {
     Position p = Position.parse(position);
-    LashTarget target = new LashTarget(p.kind(), HeatState.HOT, 0.018, 0.014, 0.002, "test", null);
+    LashTarget target =
+        new LashTarget(p.kind(), HeatState.HOT, 0.018, 0.014, 0.002, Said.kept("test"), null);
     return new RoundStory.ValveLine(p, target, found, left, drift, null);
   }
 
