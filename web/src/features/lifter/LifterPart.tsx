@@ -1,5 +1,6 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
+import { z } from "zod";
 import { answered, api, type Schemas, wordsOf } from "../../api/client";
 import { newId } from "../../api/ids";
 import { UnknownInitials } from "../../shell/Initials";
@@ -8,7 +9,9 @@ import { Button } from "../../ui/Button";
 import { Check, Field, Select } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { nth } from "../../ui/nth";
-import { loadText, loadUnit, readNumber } from "../../units/load";
+import { useEntry } from "../../ui/useEntry";
+import { figure } from "../../units/boxes";
+import { loadText, loadUnit } from "../../units/load";
 import { useSeen } from "./useSeen";
 
 interface LifterPartProps {
@@ -127,67 +130,65 @@ const KINDS: readonly (readonly [Schemas["LifterEntry"]["kind"], string])[] = [
   ["BUCKET", "bucket"],
 ];
 
+const asked = z.object({
+  from: z.string(),
+  mark: z.string(),
+  kind: z.string().transform((k) => k as Schemas["LifterEntry"]["kind"]),
+  hoursBefore: figure(),
+});
+
 function PutIn({ engineId, story, known }: LifterPartProps) {
   const { hand } = useSettings();
-  const { fresh } = useSeen(engineId, known.engineHours);
+  const seen = useSeen(engineId, known.engineHours);
   const [ids] = useState(() => ({ lifter: newId(), fitting: newId() }));
-  const [from, setFrom] = useState("");
-  const [mark, setMark] = useState("");
-  const [before, setBefore] = useState("0");
-  const [kind, setKind] = useState(
-    nth(KINDS, known.hydraulic ? (known.roller ? 2 : 3) : known.roller ? 0 : 1)[0],
-  );
-  const put = useMutation({
-    mutationFn: async () => {
-      const fresh = { kind, mark, hoursBefore: readNumber(before) ?? 0, scrapped: false };
-      await answered(
+  const { form, box, submit, keeping, trouble } = useEntry({
+    schema: asked,
+    first: {
+      from: "",
+      mark: "",
+      kind: nth(KINDS, known.hydraulic ? (known.roller ? 2 : 3) : known.roller ? 0 : 1)[0],
+      hoursBefore: "0",
+    },
+    // One from the shelf has all this on record.
+    shown: (typed) => (typed.from ? { ...typed, hoursBefore: "" } : typed),
+    send: ({ from, mark, kind, hoursBefore }) =>
+      answered(
         api.PUT("/api/lifter-fittings/{id}", {
           params: { path: { id: ids.fitting } },
           body: {
             lifterId: from || ids.lifter,
-            lifter: from ? undefined : fresh,
+            lifter: from ? undefined : { kind, mark, hoursBefore: hoursBefore ?? 0, scrapped: false },
             engineId,
             valve: story.valve.position,
             fromHours: known.engineHours,
             hand,
           },
         }),
-      );
-    },
-    onSuccess: fresh,
+      ),
+    kept: seen.fresh,
+    fields: { mark: "lifter.mark", kind: "lifter.kind", hoursBefore: "lifter.hoursBefore" },
   });
   return (
-    <div className="grid items-end gap-3 min-[700px]:grid-cols-2">
+    <form className="grid items-end gap-3 min-[700px]:grid-cols-2" aria-label="Put in" onSubmit={submit}>
       <Select
         label="From the shelf, or a new one"
-        value={from}
-        onChange={(e) => setFrom(e.target.value)}
+        {...box("from")}
         options={[
           ["", "one not on record yet"],
           ...known.shelf.map((l) => [l.id, `${l.mark}, ${l.sinceRebuilt.toFixed(1)} h`] as const),
         ]}
       />
-      {!from && (
+      {form.watch("from") === "" && (
         <>
-          <Field label="Its mark" value={mark} onChange={(e) => setMark(e.target.value)} />
-          <Select
-            label="Kind"
-            value={kind}
-            onChange={(e) => setKind(e.target.value as typeof kind)}
-            options={KINDS}
-          />
-          <Field
-            label="Hours it has run already"
-            inputMode="decimal"
-            value={before}
-            onChange={(e) => setBefore(e.target.value)}
-          />
+          <Field label="Its mark" {...box("mark")} />
+          <Select label="Kind" {...box("kind")} options={KINDS} />
+          <Field label="Hours it has run already" inputMode="decimal" {...box("hoursBefore")} />
         </>
       )}
-      <Button onClick={() => put.mutate()} disabled={put.isPending}>
+      <Button type="submit" disabled={keeping}>
         Put it in at {story.valve.position}
       </Button>
-      {put.error && <Notice tone="stop">{wordsOf(put.error)}</Notice>}
-    </div>
+      {trouble && <Notice tone="stop">{trouble}</Notice>}
+    </form>
   );
 }
