@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import shim.core.unit.Figures;
 import shim.core.unit.Known;
 
 /**
@@ -30,8 +31,8 @@ final class Grades {
       STEM_TIP | square | GOOD | the rocker runs in the middle |
       STEM_TIP | off centre | WORN | geometry or a leaning rocker; a slight cant can be meant | check pushrod length and guide plate
       STEM_TIP | mushroomed | BAD | hammered by wide lash, or soft | dress before it goes through the guide; renew valve
-      GUIDE_GAP | even | GOOD | about 5 thou each side |
-      GUIDE_GAP | tight | WORN | rubs when hot | bend or slot the plate, about 5 thou each side
+      GUIDE_GAP | even | GOOD | 5 thou or more each side |
+      GUIDE_GAP | tight | WORN | rubs when hot | bend or slot the plate, at least 5 thou each side
       GUIDE_GAP | touching | BAD | cuts the pushrod and ticks | move the plate, look at the pushrod
       PUSHROD_RUB | none | GOOD | runs free |
       PUSHROD_RUB | polished | WORN | touches its plate | guide plate gap, rocker square on the tip
@@ -86,14 +87,40 @@ final class Grades {
       OIL_USE | more | WORN | seals, guides or rings | look at plugs and seals
       """;
 
-  /** Bounds between the grades of a figure: first to second, second to third. */
-  private static final Map<Look, double[]> BOUNDS =
+  /**
+   * Where one grade of a figure ends and the next, worse one begins.
+   *
+   * @param reaches true when a figure that is exactly there is worse already
+   */
+  private record Bound(double at, boolean lessIsWorse, boolean reaches) {
+    static Bound over(double at) {
+      return new Bound(at, false, false);
+    }
+
+    static Bound from(double at) {
+      return new Bound(at, false, true);
+    }
+
+    static Bound under(double at) {
+      return new Bound(at, true, false);
+    }
+
+    boolean passedBy(double figure) {
+      if (reaches && Figures.same(figure, at)) {
+        return true;
+      }
+      return lessIsWorse ? Figures.below(figure, at) : Figures.above(figure, at);
+    }
+  }
+
+  /** First grade to second, second to third. Common practice, no source. */
+  private static final Map<Look, List<Bound>> BOUNDS =
       Map.of(
-          Look.GUIDE_GAP, new double[] {3, 1},
-          Look.SPRING_HEIGHT, new double[] {5, 15},
-          Look.LOBE_LIFT, new double[] {5, 40},
-          Look.LEAK_DOWN_TIME, new double[] {20, 10},
-          Look.SEAT_LEAK, new double[] {10, 20});
+          Look.GUIDE_GAP, List.of(Bound.under(5), Bound.under(1)),
+          Look.SPRING_HEIGHT, List.of(Bound.over(5), Bound.over(15)),
+          Look.LOBE_LIFT, List.of(Bound.over(5), Bound.from(40)),
+          Look.LEAK_DOWN_TIME, List.of(Bound.under(20), Bound.under(10)),
+          Look.SEAT_LEAK, List.of(Bound.over(10), Bound.over(20)));
 
   private static final Map<Look, List<Grade>> GRADES = read();
 
@@ -103,15 +130,9 @@ final class Grades {
     return GRADES.getOrDefault(look, List.of());
   }
 
-  /** Which grade a figure has: bounds that fall mean that less is worse. */
+  /** Which grade a figure has. */
   static int index(Look look, double figure) {
-    double[] b = Known.in(BOUNDS, look);
-    boolean lessIsWorse = b[1] < b[0];
-    int index = 0;
-    for (double bound : b) {
-      index += (lessIsWorse ? figure < bound : figure > bound) ? 1 : 0;
-    }
-    return index;
+    return (int) Known.in(BOUNDS, look).stream().filter(b -> b.passedBy(figure)).count();
   }
 
   private static Map<Look, List<Grade>> read() {

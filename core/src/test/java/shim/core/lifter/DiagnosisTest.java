@@ -167,16 +167,55 @@ class DiagnosisTest {
         .allMatch(g -> !g.means().isEmpty() && (g.level() == Level.GOOD || !g.todo().isEmpty()));
   }
 
-  /** Bounds are common practice, no source: over 0.005 short is worn, 0.040 is a flat cam. */
+  /**
+   * Bounds are common practice, no source: over 0.005 short is worn, 0.040 or more a flat cam; a
+   * pushrod has 0.005 and more on each side of its guide plate.
+   */
   @ParameterizedTest
   @CsvSource({
-    "LOBE_LIFT, 4.9, full", "LOBE_LIFT, 5.1, short", "LOBE_LIFT, 41, flat",
-    "GUIDE_GAP, 5, even", "GUIDE_GAP, 2, tight", "GUIDE_GAP, 0, touching",
-    "LEAK_DOWN_TIME, 25, holds", "LEAK_DOWN_TIME, 12, quick", "LEAK_DOWN_TIME, 3, drops",
-    "SEAT_LEAK, 6, tight", "SEAT_LEAK, 15, leaks", "SEAT_LEAK, 40, leaks badly"
+    "LOBE_LIFT, 4.9, full",
+    "LOBE_LIFT, 5, full",
+    "LOBE_LIFT, 5.1, short",
+    "LOBE_LIFT, 39.9, short",
+    "LOBE_LIFT, 40, flat",
+    "LOBE_LIFT, 41, flat",
+    "GUIDE_GAP, 5, even",
+    "GUIDE_GAP, 4.9, tight",
+    "GUIDE_GAP, 3, tight",
+    "GUIDE_GAP, 1, tight",
+    "GUIDE_GAP, 0.9, touching",
+    "GUIDE_GAP, 0, touching",
+    "LEAK_DOWN_TIME, 25, holds",
+    "LEAK_DOWN_TIME, 12, quick",
+    "LEAK_DOWN_TIME, 3, drops",
+    "LEAK_DOWN_TIME, 20, holds",
+    "LEAK_DOWN_TIME, 10, quick",
+    "SEAT_LEAK, 6, tight",
+    "SEAT_LEAK, 15, leaks",
+    "SEAT_LEAK, 40, leaks badly",
+    "SEAT_LEAK, 10, tight",
+    "SEAT_LEAK, 20, leaks",
+    "SPRING_HEIGHT, 5, unchanged",
+    "SPRING_HEIGHT, 15, grown",
+    "SPRING_HEIGHT, 15.1, grown much"
   })
   void figuresAreGraded(Look look, double figure, String word) {
     assertThat(look.grade(figure)).get().extracting(Grade::word).isEqualTo(word);
+  }
+
+  /** Whatever the card, lift that is short by exactly a bound is at it, not a hair beside it. */
+  @Test
+  void aLiftShortByExactlyTheBoundIsAtIt() {
+    for (int wantedThou = 200; wantedThou <= 700; wantedThou++) {
+      for (int shortThou : new int[] {5, 40}) {
+        double shortBy = (wantedThou / 1000.0 - (wantedThou - shortThou) / 1000.0) * 1000;
+        assertThat(Look.LOBE_LIFT.grade(shortBy))
+            .as("%d of %d thou", shortThou, wantedThou)
+            .get()
+            .extracting(Grade::word)
+            .isEqualTo(shortThou == 5 ? "full" : "flat");
+      }
+    }
   }
 
   @Test
