@@ -10,6 +10,7 @@ import java.util.UUID;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.boot.webmvc.test.autoconfigure.MockMvcPrint;
 import org.springframework.http.MediaType;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
@@ -18,7 +19,8 @@ import org.springframework.test.web.servlet.assertj.MvcTestResult;
 
 /** The whole application on an empty data folder, spoken to as the pages do. */
 @SpringBootTest
-@AutoConfigureMockMvc
+// A file that is sent would be printed with a failure, and Maven stumbles over it.
+@AutoConfigureMockMvc(print = MockMvcPrint.NONE)
 abstract class ApiTest {
   @Autowired protected MockMvcTester http;
 
