@@ -3,6 +3,7 @@ package shim.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 
@@ -76,6 +77,12 @@ class RoundKindsApiTest extends ApiTest {
         .asString()
         .contains("would bottom");
     read(round, turns("1I", "LEFT", "0.5"));
+    String broken = "{\"spring\":\"BROKEN\",\"skipped\":false,\"hand\":\"MO\"}";
+    assertThat(put("/api/rounds/" + round + "/valves/1I", broken)).hasStatusOk();
+    assertThat(get("/api/rounds/" + round + "/looks"))
+        .bodyJson()
+        .extractingPath("$.now[?(@.position=='1I')].said.code")
+        .isEqualTo(List.of("ROUND.SEEN"));
     assertThat(get("/api/engines/" + engine + "/lash-history"))
         .bodyJson()
         .extractingPath("$.valves[?(@.position=='1I')].points[0].leftTurns")

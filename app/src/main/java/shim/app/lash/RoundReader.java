@@ -196,14 +196,11 @@ class RoundReader {
   private static List<RoundStory.ValveLine> lines(List<RoundView.ValveView> valves) {
     List<RoundStory.ValveLine> lines = new ArrayList<>();
     for (RoundView.ValveView v : valves) {
-      if (v.target() == null) {
-        continue;
-      }
       lines.add(
           new RoundStory.ValveLine(
               v.position(),
               v.target(),
-              v.found() == null ? null : v.found().valueIn(),
+              v.left() != null,
               v.left() == null ? null : v.left().valueIn(),
               v.driftIn(),
               finding(v)));

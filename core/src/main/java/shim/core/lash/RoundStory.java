@@ -7,6 +7,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
@@ -34,12 +35,15 @@ public record RoundStory(
   /**
    * One valve as the round saw it; inch.
    *
+   * @param target null where there is none, such as with a hydraulic lifter
+   * @param done true when it is known how it was left
+   * @param leftIn null before it was left, and where it was left by turns
    * @param finding something seen with the eye, such as a broken spring
    */
   public record ValveLine(
       Position position,
-      LashTarget target,
-      @Nullable Double foundIn,
+      @Nullable LashTarget target,
+      boolean done,
       @Nullable Double leftIn,
       @Nullable Double driftIn,
       @Nullable String finding) {}
@@ -140,29 +144,29 @@ public record RoundStory(
       looks.add(
           new Look(About.SEEN, Weight.FIRST, v.position(), Said.of(Code.SEEN).named(v.finding())));
     }
-    if (v.leftIn() == null) {
+    if (!v.done()) {
       looks.add(new Look(About.NOT_DONE, Weight.SOON, v.position(), Said.of(Code.NOT_DONE)));
-      return looks;
     }
-    switch (v.target().judge(v.leftIn())) {
-      case BELOW_FLOOR ->
-          looks.add(
-              new Look(
-                  About.LEFT_OUT,
-                  Weight.FIRST,
-                  v.position(),
-                  Said.of(
-                      Code.UNDER_FLOOR, v.leftIn(), Objects.requireNonNull(v.target().floorIn()))));
-      case TIGHT, WIDE ->
-          looks.add(
-              new Look(
-                  About.LEFT_OUT,
-                  Weight.FIRST,
-                  v.position(),
-                  Said.of(
-                      Code.OUTSIDE, v.leftIn(), v.target().targetIn(), v.target().toleranceIn())));
-      case IN -> {}
+    if (v.target() != null && v.leftIn() != null) {
+      left(v.position(), v.target(), v.leftIn()).ifPresent(looks::add);
     }
     return looks;
+  }
+
+  private static Optional<Look> left(Position p, LashTarget target, double leftIn) {
+    return switch (target.judge(leftIn)) {
+      case BELOW_FLOOR ->
+          Optional.of(
+              leftOut(
+                  p, Said.of(Code.UNDER_FLOOR, leftIn, Objects.requireNonNull(target.floorIn()))));
+      case TIGHT, WIDE ->
+          Optional.of(
+              leftOut(p, Said.of(Code.OUTSIDE, leftIn, target.targetIn(), target.toleranceIn())));
+      case IN -> Optional.empty();
+    };
+  }
+
+  private static Look leftOut(Position p, Said said) {
+    return new Look(About.LEFT_OUT, Weight.FIRST, p, said);
   }
 }

@@ -90,21 +90,37 @@ class ValveHistoryTest {
     }
   }
 
-  private static RoundStory.ValveLine line(
-      String position, double found, double left, double drift) {
+  private static RoundStory.ValveLine line(String position, double left, double drift) {
     Position p = Position.parse(position);
     LashTarget target =
         new LashTarget(p.kind(), HeatState.HOT, 0.018, 0.014, 0.002, Said.kept("test"), null);
-    return new RoundStory.ValveLine(p, target, found, left, drift, null);
+    return new RoundStory.ValveLine(p, target, true, left, drift, null);
+  }
+
+  @Test
+  void aValveWithoutALashTargetTellsWhatWasSeenAndWhetherItIsDone() {
+    Position p = Position.parse("2E");
+    assertThat(RoundStory.of(List.of(turned(p, true, "spring broken"))).first())
+        .singleElement()
+        .satisfies(l -> assertThat(l.about()).isEqualTo(RoundStory.About.SEEN))
+        .satisfies(l -> assertThat(l.said().name()).isEqualTo("spring broken"));
+    assertThat(RoundStory.of(List.of(turned(p, false, null))).first())
+        .extracting(RoundStory.Look::about)
+        .containsExactly(RoundStory.About.NOT_DONE);
+    assertThat(RoundStory.of(List.of(turned(p, true, null))).first()).isEmpty();
+  }
+
+  private static RoundStory.ValveLine turned(Position p, boolean done, String finding) {
+    return new RoundStory.ValveLine(p, null, done, null, null, finding);
   }
 
   @Test
   void aRoundByItselfNamesWhatIsOutAndThatAllMovedAlike() {
     List<RoundStory.ValveLine> lines =
         List.of(
-            line("1E", 0.018, 0.018, 0.0044), line("2E", 0.018, 0.018, 0.0042),
-            line("3E", 0.018, 0.018, 0.0041), line("4E", 0.018, 0.018, 0.0037),
-            line("1I", 0.018, 0.018, 0.0041), line("2I", 0.018, 0.013, 0.0042));
+            line("1E", 0.018, 0.0044), line("2E", 0.018, 0.0042),
+            line("3E", 0.018, 0.0041), line("4E", 0.018, 0.0037),
+            line("1I", 0.018, 0.0041), line("2I", 0.013, 0.0042));
     RoundStory story = RoundStory.of(lines);
     assertThat(story.first())
         .singleElement()
@@ -114,7 +130,7 @@ class ValveHistoryTest {
         .returns(RoundStory.About.LEFT_OUT, RoundStory.Look::about);
     RoundStory.ValveLine seen =
         new RoundStory.ValveLine(
-            Position.parse("1I"), lines.get(0).target(), 0.018, null, null, "spring broken");
+            Position.parse("1I"), lines.get(0).target(), false, null, null, "spring broken");
     assertThat(RoundStory.of(List.of(seen)).first())
         .extracting(RoundStory.Look::about)
         .containsExactly(RoundStory.About.SEEN, RoundStory.About.NOT_DONE);
@@ -124,9 +140,7 @@ class ValveHistoryTest {
         .satisfies(l -> assertThat(l.said().figure("exhaustsThou")).isCloseTo(4.15, within(1e-6)));
     assertThat(story.medianDriftIn().get(ValveKind.EXHAUST)).isCloseTo(0.00415, within(1e-9));
     List<RoundStory.ValveLine> still =
-        lines.stream()
-            .map(v -> line(v.position().toString(), v.foundIn(), 0.018, v.driftIn() - 0.004))
-            .toList();
+        lines.stream().map(v -> line(v.position().toString(), 0.018, v.driftIn() - 0.004)).toList();
     assertThat(RoundStory.of(still).moved()).isEmpty();
   }
 
@@ -135,8 +149,8 @@ class ValveHistoryTest {
     RoundStory story =
         RoundStory.of(
             List.of(
-                line("1E", 0.016, 0.018, -0.0022), line("2E", 0.016, 0.018, -0.0018),
-                line("1I", 0.018, 0.018, 0.0001), line("2I", 0.018, 0.018, -0.0001)));
+                line("1E", 0.018, -0.0022), line("2E", 0.018, -0.0018),
+                line("1I", 0.018, 0.0001), line("2I", 0.018, -0.0001)));
     Said closed = story.moved().get(0).said();
     assertThat(story.moved()).hasSize(1);
     assertThat(closed.code()).isEqualTo("ROUND.EXHAUSTS_CLOSED");
@@ -145,9 +159,9 @@ class ValveHistoryTest {
 
   @Test
   void aValveLeftOutIsSaidWithWhatItWasHeldAgainst() {
-    assertThat(RoundStory.of(List.of(line("1I", 0.018, 0.021, 0))).first().get(0).said())
+    assertThat(RoundStory.of(List.of(line("1I", 0.021, 0))).first().get(0).said())
         .isEqualTo(Said.of(RoundStory.Code.OUTSIDE, 0.021, 0.018, 0.002));
-    assertThat(RoundStory.of(List.of(line("1I", 0.018, 0.013, 0))).first().get(0).said())
+    assertThat(RoundStory.of(List.of(line("1I", 0.013, 0))).first().get(0).said())
         .isEqualTo(Said.of(RoundStory.Code.UNDER_FLOOR, 0.013, 0.014));
   }
 }
