@@ -17,6 +17,7 @@ import shim.core.drift.ValveDrift;
 import shim.core.drift.ValveDrift.Signal;
 import shim.core.engine.Position;
 import shim.core.stats.Robust;
+import shim.core.unit.Known;
 
 /**
  * Share of drifting valves found and rounds needed, at equal false alarms per healthy valve and
@@ -47,7 +48,7 @@ public final class LashBenchmark {
     say("seasons %d a population, seed %d", seasons, seed);
     List<Judge> judges =
         List.of(
-            new Judge("Shim, cumulative sum", a -> a.drift().valves().get(a.p()).sum()),
+            new Judge("Shim, cumulative sum", a -> Known.in(a.drift().valves(), a.p()).sum()),
             new Judge("Shim, probability", LashBenchmark::probability),
             new Judge("Shim, one step", LashBenchmark::stepped),
             new Judge("last time", a -> Math.abs(lastTime(a, a.p()))),
@@ -75,7 +76,7 @@ public final class LashBenchmark {
 
   /** Percent of healthy valves that stand as a finding at any time of the season. */
   private static double blamed(LashLaw law, int seasons, long seed, double slip) {
-    Judge sum = new Judge("", a -> a.drift().valves().get(a.p()).sum());
+    Judge sum = new Judge("", a -> Known.in(a.drift().valves(), a.p()).sum());
     return 100
         * IntStream.range(0, seasons)
             .parallel()
@@ -105,25 +106,27 @@ public final class LashBenchmark {
             .parallel()
             .mapToObj(i -> season(new LashSeasonRun(law, new Random(seed + i)), judges))
             .toList();
-    all.forEach(m -> m.forEach((j, s) -> scores.get(j).addAll(s)));
-    long drifting = scores.get(judges.get(0)).stream().filter(Scores::drifting).count();
+    all.forEach(m -> m.forEach((j, s) -> Known.in(scores, j).addAll(s)));
+    long drifting = Known.in(scores, judges.get(0)).stream().filter(Scores::drifting).count();
     say("");
     say("### %s", law.words());
-    say("%d drifting valves, %d healthy", drifting, scores.get(judges.get(0)).size() - drifting);
+    say(
+        "%d drifting valves, %d healthy",
+        drifting, Known.in(scores, judges.get(0)).size() - drifting);
     say("");
     say("| judge | false alarms | threshold | found | rounds needed |");
     say("|---|---|---|---|---|");
     for (Judge j : judges) {
       for (double rate : RATES) {
-        line(j.words(), scores.get(j), threshold(scores.get(j), rate));
+        line(j.words(), Known.in(scores, j), threshold(Known.in(scores, j), rate));
       }
     }
     for (int t = 3; t <= 6; t++) {
-      line("flag " + t + " thou since last time", scores.get(judges.get(3)), t - 1e-9);
+      line("flag " + t + " thou since last time", Known.in(scores, judges.get(3)), t - 1e-9);
     }
-    line("Shim at its finding line", scores.get(judges.get(0)), DriftRules.USUAL.findingAt());
-    line("Shim at its watch line", scores.get(judges.get(0)), DriftRules.USUAL.watchAt());
-    line("Shim probability over half", scores.get(judges.get(1)), 0);
+    line("Shim at its finding line", Known.in(scores, judges.get(0)), DriftRules.USUAL.findingAt());
+    line("Shim at its watch line", Known.in(scores, judges.get(0)), DriftRules.USUAL.watchAt());
+    line("Shim probability over half", Known.in(scores, judges.get(1)), 0);
   }
 
   private static Map<Judge, List<Scores>> season(LashSeasonRun season, List<Judge> judges) {
@@ -147,7 +150,7 @@ public final class LashBenchmark {
       LashSeasonRun.Fault f = season.fault;
       boolean drifting = f != null && f.position().equals(p);
       int first =
-          drifting
+          f != null && drifting
               ? (int) season.sheets.stream().filter(s -> s.hours() <= f.fromHours()).count()
               : 0;
       for (Judge j : judges) {
@@ -155,22 +158,23 @@ public final class LashBenchmark {
             IntStream.range(0, rounds.size())
                 .mapToDouble(n -> j.figure().applyAsDouble(new At(season, upTo.get(n), p, n)))
                 .toArray();
-        result.get(j).add(new Scores(drifting, first, figure));
+        Known.in(result, j).add(new Scores(drifting, first, figure));
       }
     }
     return result;
   }
 
   private static double stepped(At a) {
-    List<ValveDrift.Compared> points = a.drift().valves().get(a.p()).points();
+    List<ValveDrift.Compared> points = Known.in(a.drift().valves(), a.p()).points();
     return points.isEmpty() ? 0 : points.get(points.size() - 1).stepped();
   }
 
   private static double probability(At a) {
-    ValveDrift v = a.drift().valves().get(a.p());
-    double drift = v.probability().get(Signal.OPENING) + v.probability().get(Signal.CLOSING);
+    ValveDrift v = Known.in(a.drift().valves(), a.p());
+    double drift =
+        Known.in(v.probability(), Signal.OPENING) + Known.in(v.probability(), Signal.CLOSING);
     return Math.log(Math.max(drift, 1e-12))
-        - Math.log(Math.max(v.probability().get(Signal.STEADY), 1e-300));
+        - Math.log(Math.max(Known.in(v.probability(), Signal.STEADY), 1e-300));
   }
 
   /** As found less as left the last time in the same state, thou. */
@@ -178,9 +182,9 @@ public final class LashBenchmark {
     LashSeasonRun.Sheet now = a.season().sheets.get(a.n());
     for (int m = a.n() - 1; m >= 0; m--) {
       LashSeasonRun.Sheet then = a.season().sheets.get(m);
-      LashSeasonRun.Written w = then.valves().get(p);
+      LashSeasonRun.Written w = Known.in(then.valves(), p);
       if (then.state() == now.state()) {
-        return now.valves().get(p).found() - (w.left() == null ? w.found() : w.left());
+        return Known.in(now.valves(), p).found() - (w.left() == null ? w.found() : w.left());
       }
     }
     return 0;

@@ -16,6 +16,7 @@ import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
 import shim.core.lash.Growth;
 import shim.core.stats.Robust;
+import shim.core.unit.Known;
 
 /** One engine's rounds over a season, with what truly happened. */
 final class LashSeasonRun {
@@ -64,7 +65,7 @@ final class LashSeasonRun {
     for (Position p : valves) {
       hot.put(p, HOT_THOU + random.nextGaussian() * SET_THOU);
       own.put(p, random.nextGaussian() * law.own());
-      grows.put(p, GROWTH_THOU.get(p.kind()) + random.nextGaussian() * 0.4);
+      grows.put(p, Known.in(GROWTH_THOU, p.kind()) + random.nextGaussian() * 0.4);
       if (random.nextDouble() < law.slipShare()) {
         slipRound.put(p, 2 + random.nextInt(law.rounds() - 2));
       }
@@ -91,12 +92,12 @@ final class LashSeasonRun {
 
   private void run(int n, double from, double to) {
     for (Position p : layout.positions()) {
-      double moved = (to - from) * own.get(p) + random.nextGaussian() * 0.1;
+      double moved = (to - from) * Known.in(own, p) + random.nextGaussian() * 0.1;
       if (p.kind() == ValveKind.EXHAUST) {
         moved -= law.exhaustsClosePerHour() * (to - from);
       }
       if (fault != null && fault.position().equals(p)) {
-        moved += worn(to) - worn(from);
+        moved += worn(fault, to) - worn(fault, from);
       }
       if (slipRound.getOrDefault(p, -1) == n) {
         moved += (random.nextBoolean() ? 1 : -1) * (3 + 3 * random.nextDouble());
@@ -105,7 +106,7 @@ final class LashSeasonRun {
     }
   }
 
-  private double worn(double hours) {
+  private double worn(Fault fault, double hours) {
     double t = Math.max(0, hours - fault.fromHours());
     return fault.thouPerHour() * (law.speedsUp() ? t * t / (t + 3) : t);
   }
@@ -119,9 +120,9 @@ final class LashSeasonRun {
     for (int i = 0; i < order.size(); i++) {
       Position p = order.get(i);
       double cooled = state == HeatState.HOT ? law.cooling() * i / (order.size() - 1.0) : 0;
-      double cold = state == HeatState.COLD ? grows.get(p) : 0;
-      double target = HOT_THOU + (state == HeatState.COLD ? GROWTH_THOU.get(p.kind()) : 0);
-      double found = read(hot.get(p) + cold + offset + cooled);
+      double cold = state == HeatState.COLD ? Known.in(grows, p) : 0;
+      double target = HOT_THOU + (state == HeatState.COLD ? Known.in(GROWTH_THOU, p.kind()) : 0);
+      double found = read(Known.in(hot, p) + cold + offset + cooled);
       Double left = null;
       if (Math.abs(found - target) > TOLERANCE_THOU) {
         double set = target + random.nextGaussian() * SET_THOU;
@@ -160,7 +161,7 @@ final class LashSeasonRun {
         layout.positions().stream()
             .map(
                 p -> {
-                  Written w = s.valves().get(p);
+                  Written w = Known.in(s.valves(), p);
                   return new LashRound.Read(
                       p,
                       Gap.about(w.found(), law.leaf()),
