@@ -316,11 +316,7 @@ public class Rounds {
     }
   }
 
-  /**
-   * Takes a reading back; its history stays.
-   *
-   * @return the valve it was of; empty where it was taken back before
-   */
+  /** Takes a reading back and says of which valve it was, if it was there; its history stays. */
   public Optional<Position> withdraw(
       UUID roundId, UUID readingId, @Nullable String hand, @Nullable String why) {
     open(roundId);
