@@ -14,11 +14,11 @@ const hours = {
   coming: [{ event: "Hill", fromHours: 2.4, toHours: 3.9 }],
 };
 
-function shown(predicts: boolean) {
+function shown(predicts: boolean, at = hours) {
   const looked: (number | null)[] = [];
   render(
     <HoursRail
-      hours={hours}
+      hours={at}
       rounds={[]}
       changes={[]}
       predicts={predicts}
@@ -34,6 +34,16 @@ describe("the hours rail", () => {
     shown(false);
     expect(screen.getByText("now 2.4 h")).toBeTruthy();
     expect(screen.queryByLabelText(/As predicted/)).toBeNull();
+  });
+
+  it("keeps the words of now inside when it is at the end of the rail", () => {
+    shown(false);
+    expect(screen.getByText("now 2.4 h").getAttribute("text-anchor")).toBe("start");
+    cleanup();
+    shown(false, { ...hours, hours: 3.9 });
+    const now = screen.getByText("now 3.9 h");
+    expect(now.getAttribute("text-anchor")).toBe("end");
+    expect(Number(now.getAttribute("x"))).toBeLessThan(1240 - 16);
   });
 
   it("names what ran and what is planned, and leads to the end of a planned event", () => {

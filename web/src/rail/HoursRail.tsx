@@ -49,6 +49,8 @@ export function HoursRail({
   ];
   const end = Math.max(1, now * 1.05, ...all.map((s) => s.toHours));
   const x = (h: number) => LEFT + (h / end) * (width - LEFT - 24);
+  /** Words after the line of now have no room any more. */
+  const atTheEdge = x(now) > width - 110;
   const step = [0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500].find((s) => end / s <= 14) ?? 1000;
   const ticks = Array.from({ length: Math.floor(end / step) + 1 }, (_, i) => i * step);
   return (
@@ -144,7 +146,14 @@ export function HoursRail({
         ))}
         <g>
           <line x1={x(now)} x2={x(now)} y1={4} y2={66} stroke="var(--accent)" strokeWidth={2} />
-          <text x={x(now) + 16} y={66} fontSize={13} fontWeight={700} fill="var(--accent)">
+          <text
+            x={x(now) + (atTheEdge ? -16 : 16)}
+            y={66}
+            textAnchor={atTheEdge ? "end" : "start"}
+            fontSize={13}
+            fontWeight={700}
+            fill="var(--accent)"
+          >
             now {now.toFixed(1)} h
           </text>
         </g>

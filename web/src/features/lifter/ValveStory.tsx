@@ -105,6 +105,9 @@ function NotAllAlike({ valve, drift }: NotAllAlikeProps) {
   );
 }
 
+/** What happened once is said in the past; what goes on, as it is. */
+const STEPS = new Set(["LASH.WENT_WIDE", "LASH.WENT_TIGHT"]);
+
 function Head({ valve, hydraulic }: { valve: Schemas["ValveChain"]; hydraulic: boolean }) {
   const { unit } = useSettings();
   const d = valve.drift;
@@ -137,7 +140,12 @@ function Head({ valve, hydraulic }: { valve: Schemas["ValveChain"]; hydraulic: b
           {hydraulic ? "Hydraulic: the plunger hides wear, so its lash tells nothing." : `Its lash: ${lash}.`}
         </p>
       )}
-      {speaks && <p className="text-lg font-semibold text-accent">Its lash is {lash}.</p>}
+      {speaks && (
+        <p className="text-lg font-semibold text-accent">
+          Its lash {STEPS.has(d.said.code) ? "" : "is "}
+          {lash}.
+        </p>
+      )}
       <div className="flex flex-wrap gap-x-8 gap-y-2">
         {speaks && d.thouPerHour && (
           <Figure
