@@ -3,7 +3,7 @@ import type { ReactNode } from "react";
 import { useWidth } from "../ui/useWidth";
 
 type Scale = ScaleLinear<number, number>;
-export interface Pad {
+interface Pad {
   l: number;
   r: number;
   t: number;

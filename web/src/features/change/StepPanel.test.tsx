@@ -5,19 +5,12 @@ import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { SettingsProvider } from "../../shell/settings";
 import { StepPanel } from "./StepPanel";
 import type { JobStep } from "./steps";
+import { step } from "./testStep";
 
 beforeEach(() => vi.stubGlobal("matchMedia", () => ({ matches: false })));
 afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();
-});
-
-const step = (act: JobStep["act"], more: Partial<JobStep> = {}): JobStep => ({
-  id: act,
-  act,
-  title: act,
-  look: [],
-  ...more,
 });
 
 /** A person at one step of a walk. */

@@ -5,20 +5,12 @@ import {
   entered,
   itemText,
   type JobState,
-  type JobStep,
   jobFaces,
   offerText,
   proposal,
   sinceText,
 } from "./steps";
-
-const step = (act: JobStep["act"], more: Partial<JobStep> = {}): JobStep => ({
-  id: act,
-  act,
-  title: act,
-  look: [],
-  ...more,
-});
+import { step } from "./testStep";
 
 describe("what a step wants entered", () => {
   it("is nothing for most, and then its own figure goes with it", () => {

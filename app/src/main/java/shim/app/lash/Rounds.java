@@ -372,7 +372,8 @@ public class Rounds {
         signature.rulesChecked() == null ? null : String.join("\n", signature.rulesChecked());
     round.signedBy = signature.initials();
     round.signedAt = at == null ? now() : at;
-    round.said = documents.write(Documents.Kind.ROUND_LOOKS, looksNow(round));
+    round.said =
+        documents.write(Documents.Kind.ROUND_LOOKS, looks(round, reader.story(reader.view(round))));
     Because.of(signature.initials(), "signed off");
     rounds.saveAndFlush(round);
     rounds.touch(id);
@@ -385,14 +386,14 @@ public class Rounds {
     RoundView now = reader.view(round);
     RoundStory story = reader.story(now);
     return new RoundLooksView(
-        judge.looks(round.engineId, round.id, story),
+        looks(round, story),
         round.said == null ? null : onTheDay(round.said),
         story.medianDriftIn(),
         reader.swaps(now));
   }
 
-  private List<RoundStory.Look> looksNow(RoundRow round) {
-    return judge.looks(round.engineId, round.id, reader.story(reader.view(round)));
+  private List<RoundStory.Look> looks(RoundRow round, RoundStory story) {
+    return judge.looks(round.engineId, round.id, story);
   }
 
   private List<RoundStory.Look> onTheDay(String said) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.DoublePredicate;
 import shim.core.unit.Figures;
 import shim.core.unit.Known;
 
@@ -88,39 +89,16 @@ final class Grades {
       """;
 
   /**
-   * Where one grade of a figure ends and the next, worse one begins.
-   *
-   * @param reaches true when a figure that is exactly there is worse already
+   * Where the next, worse grade of a figure begins: first to second, second to third. Common
+   * practice, no source.
    */
-  private record Bound(double at, boolean lessIsWorse, boolean reaches) {
-    static Bound over(double at) {
-      return new Bound(at, false, false);
-    }
-
-    static Bound from(double at) {
-      return new Bound(at, false, true);
-    }
-
-    static Bound under(double at) {
-      return new Bound(at, true, false);
-    }
-
-    boolean passedBy(double figure) {
-      if (reaches && Figures.same(figure, at)) {
-        return true;
-      }
-      return lessIsWorse ? Figures.below(figure, at) : Figures.above(figure, at);
-    }
-  }
-
-  /** First grade to second, second to third. Common practice, no source. */
-  private static final Map<Look, List<Bound>> BOUNDS =
+  private static final Map<Look, List<DoublePredicate>> BOUNDS =
       Map.of(
-          Look.GUIDE_GAP, List.of(Bound.under(5), Bound.under(1)),
-          Look.SPRING_HEIGHT, List.of(Bound.over(5), Bound.over(15)),
-          Look.LOBE_LIFT, List.of(Bound.over(5), Bound.from(40)),
-          Look.LEAK_DOWN_TIME, List.of(Bound.under(20), Bound.under(10)),
-          Look.SEAT_LEAK, List.of(Bound.over(10), Bound.over(20)));
+          Look.GUIDE_GAP, List.of(f -> Figures.below(f, 5), f -> Figures.below(f, 1)),
+          Look.SPRING_HEIGHT, List.of(f -> Figures.above(f, 5), f -> Figures.above(f, 15)),
+          Look.LOBE_LIFT, List.of(f -> Figures.above(f, 5), f -> Figures.atLeast(f, 40)),
+          Look.LEAK_DOWN_TIME, List.of(f -> Figures.below(f, 20), f -> Figures.below(f, 10)),
+          Look.SEAT_LEAK, List.of(f -> Figures.above(f, 10), f -> Figures.above(f, 20)));
 
   private static final Map<Look, List<Grade>> GRADES = read();
 
@@ -132,7 +110,7 @@ final class Grades {
 
   /** Which grade a figure has. */
   static int index(Look look, double figure) {
-    return (int) Known.in(BOUNDS, look).stream().filter(b -> b.passedBy(figure)).count();
+    return (int) Known.in(BOUNDS, look).stream().filter(b -> b.test(figure)).count();
   }
 
   private static Map<Look, List<Grade>> read() {

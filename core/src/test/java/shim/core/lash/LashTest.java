@@ -74,20 +74,24 @@ class LashTest {
     }
   }
 
+  private static Engine.Rules rules(
+      HotColdSchool school, double fixedIn, Material block, Material heads) {
+    return new Engine.Rules(
+        school,
+        fixedIn,
+        block,
+        heads,
+        0.002,
+        0.001,
+        java.util.Optional.empty(),
+        List.of(),
+        java.util.Optional.empty(),
+        shim.core.engine.EngineSheet.InTolerance.ASK);
+  }
+
   @Test
   void theTableServesUntilTheEngineHasShownItsOwnGrowth() {
-    Engine.Rules rules =
-        new Engine.Rules(
-            HotColdSchool.OWN_GROWTH,
-            0,
-            Material.IRON,
-            Material.ALUMINIUM,
-            0.002,
-            0.001,
-            java.util.Optional.empty(),
-            List.of(),
-            java.util.Optional.empty(),
-            shim.core.engine.EngineSheet.InTolerance.ASK);
+    Engine.Rules rules = rules(HotColdSchool.OWN_GROWTH, 0, Material.IRON, Material.ALUMINIUM);
     assertThat(LashTarget.conversion(rules, ValveKind.EXHAUST, UNKNOWN).coldMinusHotIn())
         .isEqualTo(-0.006);
     Growth own = new Growth(Map.of(ValveKind.EXHAUST, Robust.Mean.of(List.of(-0.0045, -0.0055))));
@@ -112,18 +116,7 @@ class LashTest {
   })
   void aTargetSaysWhereItComesFrom(
       HotColdSchool school, Material block, Material heads, LashTarget.From from, Double waits) {
-    Engine.Rules rules =
-        new Engine.Rules(
-            school,
-            0.003,
-            block,
-            heads,
-            0.002,
-            0.001,
-            java.util.Optional.empty(),
-            List.of(),
-            java.util.Optional.empty(),
-            shim.core.engine.EngineSheet.InTolerance.ASK);
+    Engine.Rules rules = rules(school, 0.003, block, heads);
     LashTarget.Conversion c = LashTarget.conversion(rules, ValveKind.INTAKE, UNKNOWN);
     assertThat(c.from()).isEqualTo(from);
     assertThat(c.said(HeatState.COLD, 0.018, 0.003).figures().get("waits")).isEqualTo(waits);
