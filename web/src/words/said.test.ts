@@ -44,6 +44,9 @@ describe("what core can say", () => {
     const ten = said("ASK.TEN_TIMES", { lashIn: 0.18, targetIn: 0.018, meantIn: 0.018 });
     expect(say(ten, "thou")).toBe("180 is ten times the target 18: 18?");
     expect(say(ten, "mm")).toBe("4.57 is ten times the target 0.46: 0.46?");
+    const slip = said("ASK.MILLIMETRE", { lashIn: 0.45, targetIn: 0.018, meantIn: 0.45 / 25.4 });
+    expect(say(slip, "thou")).toContain("was it mm?");
+    expect(say(slip, "mm")).toMatch(/^11.43 is far over the target 0.46: did the crank/);
   });
 
   it("gives loss as a share and chances without claiming the ends", () => {

@@ -129,11 +129,13 @@ const SAYINGS: Record<string, Saying> = {
   "ASK.NO_LASH": () => "no lash at all: is the lifter on the base circle?",
   "ASK.TEN_TIMES": (f) =>
     `${f.lash("lashIn")} is ten times the target ${f.lash("targetIn")}: ${f.lash("meantIn")}?`,
+  // Whoever types mm is not asked whether it was mm.
   "ASK.MILLIMETRE": (f) =>
-    `${f.lash("lashIn")} is far over the target ${f.lash("targetIn")}; as mm it would be ${f.lash("meantIn")}: was it mm?`,
+    f.unit === "mm"
+      ? farOver(f)
+      : `${f.lash("lashIn")} is far over the target ${f.lash("targetIn")}; as mm it would be ${f.lash("meantIn")}: was it mm?`,
   "ASK.TENTH": (f) => `${f.lash("lashIn")} is a tenth of the target ${f.lash("targetIn")}, or less: right?`,
-  "ASK.FAR_OVER": (f) =>
-    `${f.lash("lashIn")} is far over the target ${f.lash("targetIn")}: did the crank reach its stop, is the nut tight?`,
+  "ASK.FAR_OVER": (f) => farOver(f),
 
   "TARGET.AS_CARD": (_, state) => `the card's ${heat(state)} figure`,
   "TARGET.FIXED": (f, state) => `${fromCard(f, state)}: the team's fixed offset`,
@@ -145,6 +147,9 @@ const SAYINGS: Record<string, Saying> = {
 
   KEPT: (_, words) => words,
 };
+
+const farOver = (f: Figures) =>
+  `${f.lash("lashIn")} is far over the target ${f.lash("targetIn")}: did the crank reach its stop, is the nut tight?`;
 
 const heat = (state: string) => (state === "HOT" ? "hot" : "cold");
 
