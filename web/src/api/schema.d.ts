@@ -1909,27 +1909,57 @@ export interface components {
         };
         Preload: {
             /** Format: double */
-            foundTurns: number;
+            preload: number;
+            /** @enum {string} */
+            verdict: "IN" | "TIGHT" | "WIDE" | "BELOW_FLOOR" | "NO_PRELOAD" | "SHALLOW" | "DEEP" | "BOTTOMED";
             /** Format: double */
-            wantedTurns: number;
-            /** Format: double */
-            changeTurns: number;
+            change: number;
             /** Format: double */
             travelIn: number;
             /** Format: double */
-            foundTravelIn: number;
-            /** Format: double */
-            totalIn: number;
-            /** Format: double */
             hotTravelIn: number;
+            parts?: components["schemas"]["PreloadParts"];
+        };
+        PreloadParts: {
+            /** Format: double */
+            wantedSizeIn: number;
+            sizes: components["schemas"]["PreloadSize"][];
+            oneOff: boolean;
+        };
+        PreloadSize: {
+            /** Format: double */
+            sizeIn: number;
+            /** Format: double */
+            travelIn: number;
             /** @enum {string} */
-            verdict: "IN" | "LIGHT" | "DEEP" | "BOTTOMED";
+            verdict: "IN" | "TIGHT" | "WIDE" | "BELOW_FLOOR" | "NO_PRELOAD" | "SHALLOW" | "DEEP" | "BOTTOMED";
+        };
+        PreloadTarget: {
+            /** @enum {string} */
+            kind: "INTAKE" | "EXHAUST";
+            /** @enum {string} */
+            unit: "TURNS" | "INCH";
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+            /** Format: double */
+            aim: number;
+            /** Format: double */
+            bottom: number;
+            /** Format: double */
+            perUnitIn: number;
+            /** @enum {string} */
+            use?: "HIGH_REVS" | "STANDARD" | "LIMITED_TRAVEL";
+            source?: string;
+            aboveZero: boolean;
+            ruled: boolean;
         };
         ReadingView: {
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            form: "FIGURE" | "GO_NO_GO" | "LEAF" | "TURNS" | "SAME";
+            form: "FIGURE" | "GO_NO_GO" | "LEAF" | "TURNS" | "LENGTH" | "SAME";
             /** Format: double */
             figure?: number;
             /** Format: double */
@@ -1945,6 +1975,8 @@ export interface components {
             highIn?: number;
             /** Format: double */
             turns?: number;
+            /** Format: double */
+            zeroLashIn?: number;
             /** Format: double */
             partSizeIn?: number;
             hand: string;
@@ -2044,8 +2076,8 @@ export interface components {
             slackDeg: number;
             target?: components["schemas"]["LashTarget"];
             gauge?: components["schemas"]["EntryGauge"];
-            /** Format: double */
-            bottomTurns?: number;
+            noTarget?: components["schemas"]["Said"];
+            preloadTarget?: components["schemas"]["PreloadTarget"];
             /** Format: double */
             lastLeftIn?: number;
             /** Format: double */
@@ -2055,9 +2087,9 @@ export interface components {
             /** @enum {string} */
             status: "OPEN" | "FOUND" | "DONE" | "SKIPPED";
             /** @enum {string} */
-            foundVerdict?: "IN" | "TIGHT" | "WIDE" | "BELOW_FLOOR";
+            foundVerdict?: "IN" | "TIGHT" | "WIDE" | "BELOW_FLOOR" | "NO_PRELOAD" | "SHALLOW" | "DEEP" | "BOTTOMED";
             /** @enum {string} */
-            leftVerdict?: "IN" | "TIGHT" | "WIDE" | "BELOW_FLOOR";
+            leftVerdict?: "IN" | "TIGHT" | "WIDE" | "BELOW_FLOOR" | "NO_PRELOAD" | "SHALLOW" | "DEEP" | "BOTTOMED";
             /** Format: double */
             driftIn?: number;
             /** Format: double */
@@ -2065,6 +2097,10 @@ export interface components {
             noDrift?: string;
             turn?: components["schemas"]["Turn"];
             preload?: components["schemas"]["Preload"];
+            /** Format: double */
+            lastPreload?: number;
+            /** Format: double */
+            preloadDrift?: number;
             part?: components["schemas"]["PartChoice"];
             /** Format: double */
             partNowIn?: number;
@@ -2107,7 +2143,7 @@ export interface components {
             /** @enum {string} */
             phase: "FOUND" | "LEFT";
             /** @enum {string} */
-            form: "FIGURE" | "GO_NO_GO" | "LEAF" | "TURNS" | "SAME";
+            form: "FIGURE" | "GO_NO_GO" | "LEAF" | "TURNS" | "LENGTH" | "SAME";
             /** Format: double */
             figure?: number;
             /** Format: double */
@@ -2590,6 +2626,8 @@ export interface components {
             rule?: string;
             source?: string;
             date?: string;
+            /** @enum {string} */
+            holds?: "PRELOAD_ABOVE_ZERO";
         };
         DriveSheet: {
             /** @enum {string} */
@@ -2616,6 +2654,7 @@ export interface components {
             fixingClampsHead?: boolean;
             clampNote?: string;
             intakeOverLifters?: boolean;
+            preload?: components["schemas"]["PreloadSheet"];
         };
         DurationPoint: {
             /** Format: double */
@@ -2652,6 +2691,23 @@ export interface components {
             intervals?: string;
             /** @enum {string} */
             rotation?: "CLOCKWISE" | "ANTICLOCKWISE";
+        };
+        PreloadSheet: {
+            /** Format: double */
+            toTurns?: number;
+            /** Format: double */
+            toleranceTurns?: number;
+            /** Format: double */
+            fromIn?: number;
+            /** Format: double */
+            toIn?: number;
+            /** @enum {string} */
+            use?: "HIGH_REVS" | "STANDARD" | "LIMITED_TRAVEL";
+            source?: string;
+            /** Format: double */
+            pushrodIntakeIn?: number;
+            /** Format: double */
+            pushrodExhaustIn?: number;
         };
         RulesSheet: {
             /** @enum {string} */
@@ -3576,6 +3632,7 @@ export interface components {
             lobes: components["schemas"]["LobeFacts"][];
             windows: components["schemas"]["Window"][];
             targets: components["schemas"]["LashTarget"][];
+            preloads: components["schemas"]["PreloadTarget"][];
             turns: components["schemas"]["TurnFacts"][];
             notes: string[];
         };
@@ -3736,6 +3793,11 @@ export interface components {
             state: "HOT" | "COLD";
             grownIntakeIn?: number[];
             grownExhaustIn?: number[];
+        };
+        LashWanted: {
+            targets: components["schemas"]["LashTarget"][];
+            none: components["schemas"]["Said"][];
+            preloads: components["schemas"]["PreloadTarget"][];
         };
         CalcGap: {
             /** @description a valve, such as 3E or 3I1 */
@@ -3992,7 +4054,7 @@ export interface components {
             change: "ADD" | "MOD" | "DEL";
             typed?: string;
             /** @enum {string} */
-            form: "FIGURE" | "GO_NO_GO" | "LEAF" | "TURNS" | "SAME";
+            form: "FIGURE" | "GO_NO_GO" | "LEAF" | "TURNS" | "LENGTH" | "SAME";
             who?: string;
             why?: string;
             /** Format: date-time */
@@ -4416,6 +4478,7 @@ export interface components {
             valves: components["schemas"]["ValveLash"][];
             changes: components["schemas"]["ChangeLine"][];
             targets: components["schemas"]["LashTarget"][];
+            preloads: components["schemas"]["PreloadTarget"][];
             growth: components["schemas"]["GrowthLine"][];
         };
         GrowthLine: {
@@ -4440,13 +4503,15 @@ export interface components {
             /** Format: double */
             driftIn?: number;
             /** Format: double */
-            foundTurns?: number;
+            foundPreload?: number;
             /** Format: double */
-            leftTurns?: number;
+            leftPreload?: number;
+            /** Format: double */
+            preloadDrift?: number;
             /** @enum {string} */
-            foundVerdict?: "IN" | "TIGHT" | "WIDE" | "BELOW_FLOOR";
+            foundVerdict?: "IN" | "TIGHT" | "WIDE" | "BELOW_FLOOR" | "NO_PRELOAD" | "SHALLOW" | "DEEP" | "BOTTOMED";
             /** @enum {string} */
-            leftVerdict?: "IN" | "TIGHT" | "WIDE" | "BELOW_FLOOR";
+            leftVerdict?: "IN" | "TIGHT" | "WIDE" | "BELOW_FLOOR" | "NO_PRELOAD" | "SHALLOW" | "DEEP" | "BOTTOMED";
             /** Format: date-time */
             at: string;
         };
@@ -6400,7 +6465,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LashTarget"][];
+                    "*/*": components["schemas"]["LashWanted"];
                 };
             };
         };
@@ -6838,7 +6903,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LashTarget"][];
+                    "*/*": components["schemas"]["LashWanted"];
                 };
             };
         };

@@ -26,6 +26,10 @@ export const MARKS: Record<Mark, Style> = {
   TIGHT: { word: "tight", color: "var(--tight)" },
   WIDE: { word: "wide", color: "var(--wide)" },
   BELOW_FLOOR: { word: "below the lowest allowed", color: "var(--floor)" },
+  NO_PRELOAD: { word: "no preload", color: "var(--floor)" },
+  SHALLOW: { word: "shallow", color: "var(--wide)" },
+  DEEP: { word: "deep", color: "var(--tight)" },
+  BOTTOMED: { word: "at the end of the plunger", color: "var(--floor)" },
   RUN: { word: "run", color: "var(--ok)" },
   WATCH: { word: "watch", color: "var(--wide)" },
   CHANGE: { word: "change", color: "var(--tight)" },
@@ -45,6 +49,18 @@ const SHAPES: Record<Mark, (c: string) => React.ReactNode> = {
   WIDE: (c) => <path d="M-2 -6 L-8 0 L-2 6 Z M2 -6 L8 0 L2 6 Z" fill={c} />,
   BELOW_FLOOR: (c) => (
     <path d="M-7 -7 H7 V7 H-7 Z M-7 -7 L7 7 M7 -7 L-7 7" fill="none" stroke={c} strokeWidth={2.5} />
+  ),
+  /* A plunger in its lifter: out and away, high, low, on the floor. */
+  NO_PRELOAD: (c) => (
+    <path d="M-6 -2 V8 H6 V-2 M-4 -7 H4 M-2 -9 H2" fill="none" stroke={c} strokeWidth={2.2} />
+  ),
+  SHALLOW: (c) => <path d="M-6 -8 V8 H6 V-8 M-4 -4 H4" fill="none" stroke={c} strokeWidth={2.6} />,
+  DEEP: (c) => <path d="M-6 -8 V8 H6 V-8 M-4 2.5 H4 M0 -8 V2" fill="none" stroke={c} strokeWidth={2.6} />,
+  BOTTOMED: (c) => (
+    <>
+      <path d="M-6 -8 V8 H6 V-8 M0 -8 V2" fill="none" stroke={c} strokeWidth={2.6} />
+      <path d="M-5 2 H5 V8 H-5 Z" fill={c} />
+    </>
   ),
   /* A spring seen from the side: standing, sagging, flat. */
   RUN: (c) => <path d="M-6 6 L6 3 M-6 1 L6 -2 M-6 -4 L6 -7" stroke={c} strokeWidth={2.2} />,

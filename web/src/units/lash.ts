@@ -44,6 +44,7 @@ export type Typed =
   | { kind: "goNoGo"; goIn: number; noGoIn: number }
   | { kind: "leaf"; leafIn: number; feel: "SNUG" | "RIGHT" | "LOOSE" }
   | { kind: "turns"; turns: number }
+  | { kind: "length"; inch: number }
   | { kind: "empty" }
   | { kind: "unclear"; why: string };
 
@@ -107,6 +108,19 @@ export function readTurns(text: string): Typed {
   }
   if (/^(\d+\.?\d*|\.\d+)$/.test(t) && Number(t) < 20) return { kind: "turns", turns: Number(t) };
   return { kind: "unclear", why: `"${text}" is no number of turns: 0.5, 1/2 or 1 1/4` };
+}
+
+/** A pushrod's length or a shim's thickness, in the person's unit. */
+export function readSize(text: string, unit: LashUnit, what: string): Typed {
+  const t = text
+    .trim()
+    .replace(",", ".")
+    .replace(/\s*(in|mm|")$/i, "");
+  if (t === "") return { kind: "empty" };
+  const typed = /mm\s*$/i.test(text) ? "mm" : /(in|")\s*$/i.test(text) ? "in" : unit === "mm" ? "mm" : "in";
+  return /^(\d+\.?\d*|\.\d+)$/.test(t)
+    ? { kind: "length", inch: round(toInch(Number(t), typed)) }
+    : { kind: "unclear", why: `"${text}" is no ${what}: ${unit === "mm" ? "199.4" : "7.850"}` };
 }
 
 /** A figure kept in thou, in the person's unit. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../api/client";
-import { partText, preloadText, turnText, wayText } from "./adjust";
+import { groundText, partText, preloadText, rangeText, turnText, wayText } from "./adjust";
 
 const turn = (over: Partial<Schemas["Turn"]>) =>
   ({ exactTurns: 0.125, degrees: 45, direction: "TIGHTEN", leavesIn: 0.017, ...over }) as Schemas["Turn"];
@@ -23,6 +23,31 @@ const way = (over: Partial<Schemas["Way"]>) =>
     ...over,
   }) as Schemas["Way"];
 
+const TURNED: Schemas["PreloadTarget"] = {
+  kind: "INTAKE",
+  unit: "TURNS",
+  from: 0.375,
+  to: 0.625,
+  aim: 0.5,
+  bottom: 1.15,
+  perUnitIn: 0.0694,
+  use: "HIGH_REVS",
+  source: "the builder",
+  aboveZero: true,
+  ruled: true,
+};
+const FIXED: Schemas["PreloadTarget"] = {
+  ...TURNED,
+  unit: "INCH",
+  from: 0.025,
+  to: 0.06,
+  bottom: 0.08,
+  perUnitIn: 1,
+  use: undefined,
+  source: undefined,
+  ruled: false,
+};
+
 describe("how to set it", () => {
   it("turns as a person turns a wrench", () => {
     expect(turnText(turn({ fraction: "1/8" }))).toBe("tighten 45° (1/8 turn)");
@@ -31,12 +56,33 @@ describe("how to set it", () => {
   });
 
   it("tightens a light preload and loosens a deep one", () => {
-    const preload = (verdict: Schemas["Preload"]["verdict"], changeTurns: number) =>
-      preloadText({ verdict, changeTurns } as Schemas["Preload"]);
-    expect(preload("LIGHT", 0.5)).toBe("tighten 180°");
+    const preload = (verdict: Schemas["Preload"]["verdict"], change: number) =>
+      preloadText({ verdict, change } as Schemas["Preload"], TURNED, "thou");
+    expect(preload("SHALLOW", 0.5)).toBe("tighten 180°");
     expect(preload("DEEP", -0.26)).toBe("loosen 95°");
     expect(preload("IN", 0.1)).toBe("preload is right");
     expect(preload("BOTTOMED", -1)).toContain("back off to zero lash");
+  });
+
+  it("sets a preload by the part that goes in where nothing turns", () => {
+    const sizes = [
+      { sizeIn: 7.925, travelIn: 0.075, verdict: "DEEP" as const },
+      { sizeIn: 7.9, travelIn: 0.05, verdict: "IN" as const },
+    ];
+    const by = (parts?: Schemas["PreloadParts"]) =>
+      preloadText({ verdict: "SHALLOW", change: 0.04, parts } as Schemas["Preload"], FIXED, "thou");
+    expect(by({ wantedSizeIn: 7.8925, sizes, oneOff: false })).toBe("fit 7.9000 in for 50 thou of plunger");
+    expect(by({ wantedSizeIn: 7.8925, sizes: [], oneOff: true })).toBe(
+      "none to hand is right: a one-off of 7.8925 in is wanted",
+    );
+    expect(by()).toContain("write the pushrods' length");
+  });
+
+  it("says what a preload should be, whose figure it is and what for", () => {
+    expect(rangeText(TURNED, "thou")).toBe("0.38 to 0.63 turns");
+    expect(rangeText(FIXED, "mm")).toBe("0.64 to 1.52 mm of plunger");
+    expect(groundText(TURNED)).toBe("for high revs, by the builder, the class wants it above zero");
+    expect(groundText(FIXED)).toBe("");
   });
 
   it("names the part to fit in the person's unit", () => {

@@ -1,6 +1,7 @@
 import type { Schemas } from "../api/client";
 import { fromInch, type LashUnit, lashText, unitName } from "../units/lash";
 import { heightText } from "../units/load";
+import { preloadFigure, preloadUnit } from "../units/preload";
 
 /** How far to turn the adjuster. */
 export function turnText(turn: Schemas["Turn"]): string {
@@ -9,20 +10,41 @@ export function turnText(turn: Schemas["Turn"]): string {
   return `${way} ${turn.degrees}°${turn.fraction ? ` (${turn.fraction} turn)` : ""}`;
 }
 
-/** What to do about a hydraulic lifter's preload, to the nearest 5° of wrench. */
-export function preloadText({ verdict, changeTurns }: Schemas["Preload"]): string {
-  const degrees = Math.round(Math.abs(changeTurns) * 72) * 5;
-  switch (verdict) {
-    case "IN":
-      return "preload is right";
-    case "BOTTOMED":
-      return "the plunger is bottomed: back off to zero lash and set it anew";
-    case "LIGHT":
-      return `tighten ${degrees}°`;
-    case "DEEP":
-      return `loosen ${degrees}°`;
+/** What to do about a hydraulic lifter's preload: turns to the nearest 5° of wrench, or a part. */
+export function preloadText(
+  preload: Schemas["Preload"],
+  target: Schemas["PreloadTarget"],
+  unit: LashUnit,
+): string {
+  const { verdict, change, parts } = preload;
+  if (verdict === "IN") return "preload is right";
+  if (target.unit === "TURNS") {
+    if (verdict === "BOTTOMED") return "the plunger is bottomed: back off to zero lash and set it anew";
+    const degrees = Math.round(Math.abs(change) * 72) * 5;
+    return `${change > 0 ? "tighten" : "loosen"} ${degrees}°`;
   }
+  const best = parts?.sizes.find((s) => s.verdict === "IN");
+  if (!parts) return "write the pushrods' length on the engine's sheet";
+  return best
+    ? `fit ${sizeText(best.sizeIn, unit)} for ${preloadFigure(best.travelIn, target, unit)} ${preloadUnit(target, unit)}`
+    : `none to hand is right: a one-off of ${sizeText(parts.wantedSizeIn, unit)} is wanted`;
 }
+
+const USES: Record<NonNullable<Schemas["PreloadTarget"]["use"]>, string> = {
+  HIGH_REVS: "for high revs",
+  STANDARD: "for standard use",
+  LIMITED_TRAVEL: "for limited-travel lifters",
+};
+
+/** "0.38 to 0.63 turns". */
+export const rangeText = (t: Schemas["PreloadTarget"], unit: LashUnit) =>
+  `${preloadFigure(t.from, t, unit)} to ${preloadFigure(t.to, t, unit)} ${preloadUnit(t, unit)}`;
+
+/** Whose figure it is and what it is for, as far as somebody wrote it down. */
+export const groundText = (t: Schemas["PreloadTarget"]) =>
+  [t.use && USES[t.use], t.source && `by ${t.source}`, t.ruled && "the class wants it above zero"]
+    .filter(Boolean)
+    .join(", ");
 
 /** Size of a part that sets lash; shims are told apart by less than lash is read to. */
 export function sizeText(inch: number, unit: LashUnit): string {

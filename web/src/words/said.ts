@@ -121,6 +121,10 @@ const SAYINGS: Record<string, Saying> = {
     `left at ${f.lash("leftIn")}, under the lowest allowed ${f.lash("floorIn")} ${f.unit}`,
   "ROUND.OUTSIDE": (f) =>
     `left at ${f.lash("leftIn")}, outside ${f.lash("targetIn")} ± ${f.lash("toleranceIn")} ${f.unit}`,
+  "ROUND.PRELOAD_TURNS_OUT": (f, verdict) =>
+    `left ${OUT[verdict] ?? verdict} with a preload of ${f.plain("left", 2)} turns, wanted ${f.plain("from", 2)} to ${f.plain("to", 2)}`,
+  "ROUND.PRELOAD_OUT": (f, verdict) =>
+    `left ${OUT[verdict] ?? verdict} with ${f.lash("leftIn")} of plunger, wanted ${f.lash("fromIn")} to ${f.lash("toIn")} ${f.unit}`,
   "ROUND.ALL_MOVED": (f) =>
     `intakes and exhausts all moved the same way (${f.signed("intakesThou")} and ${f.signed("exhaustsThou")}): temperature, hand or leaf before wear`,
   "ROUND.EXHAUSTS_CLOSED": (f) =>
@@ -137,6 +141,16 @@ const SAYINGS: Record<string, Saying> = {
   "ASK.TENTH": (f) => `${f.lash("lashIn")} is a tenth of the target ${f.lash("targetIn")}, or less: right?`,
   "ASK.FAR_OVER": (f) => farOver(f),
 
+  "ASK.PRELOAD_FAR_OVER": (f) =>
+    `that would be ${f.lash("travelIn")} of a plunger that has ${f.lash("totalIn")} ${f.unit}: read it again`,
+  "ASK.PRELOAD_FAR_UNDER": (f) =>
+    `what is in is ${f.lash("shortIn")} too short to touch, with a plunger of ${f.lash("totalIn")} ${f.unit}: read it again`,
+
+  "NO_TARGET.HYDRAULIC": () => "hydraulic lifters have preload, no lash",
+  "NO_TARGET.NO_LASH_BY_TABLE": (f, state) => noLash(f, state, "the table"),
+  "NO_TARGET.NO_LASH_BY_DIFFERENCE": (f, state) => noLash(f, state, "the team's fixed offset"),
+  "NO_TARGET.NO_LASH_BY_GROWTH": (f, state) => noLash(f, state, "this engine's own growth"),
+
   "TARGET.AS_CARD": (_, state) => `the card's ${heat(state)} figure`,
   "TARGET.FIXED": (f, state) => `${fromCard(f, state)}: the team's fixed offset`,
   "TARGET.OWN_GROWTH": (f, state) =>
@@ -147,6 +161,17 @@ const SAYINGS: Record<string, Saying> = {
 
   KEPT: (_, words) => words,
 };
+
+/** How a preload is out, after "left". */
+const OUT: Record<string, string> = {
+  NO_PRELOAD: "without preload,",
+  SHALLOW: "shallow,",
+  DEEP: "deep,",
+  BOTTOMED: "at the end of the plunger,",
+};
+
+const noLash = (f: Figures, state: string, by: string) =>
+  `${by} (${f.signed("shiftThou")}) leaves no lash ${heat(state)} of ${f.lash("cardIn")}: measure this engine's growth, or ask for a ${heat(state)} figure`;
 
 const farOver = (f: Figures) =>
   `${f.lash("lashIn")} is far over the target ${f.lash("targetIn")}: did the crank reach its stop, is the nut tight?`;

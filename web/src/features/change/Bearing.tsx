@@ -3,10 +3,9 @@ import type { Schemas } from "../../api/client";
 import { lashTargets } from "../../api/queries";
 import { kindOf } from "../../plan/geometry";
 import { useSettings } from "../../shell/settings";
-import { lashText, unitName } from "../../units/lash";
 import { heightText, loadText, loadUnit } from "../../units/load";
 import { wayText } from "../../words/adjust";
-import { say } from "../../words/said";
+import { Wanted } from "../lash/Wanted";
 import type { JobStep } from "./steps";
 
 interface BearingProps {
@@ -17,8 +16,7 @@ interface BearingProps {
 /** What bears on a step: the load at the height just measured, or the lash that is wanted. */
 export function Bearing({ job, step }: BearingProps) {
   if (step.act === "SPRING_IN" && job.atHeight) return <AtHeight at={job.atHeight} />;
-  if (step.act === "LASH" && step.valve && !job.state.hydraulic)
-    return <Wanted job={job} valve={step.valve} />;
+  if (step.act === "LASH" && step.valve) return <WantedHere job={job} valve={step.valve} />;
   return null;
 }
 
@@ -50,15 +48,7 @@ function AtHeight({ at }: { at: Schemas["AtHeight"] }) {
   );
 }
 
-function Wanted({ job, valve }: { job: Schemas["JobView"]; valve: string }) {
-  const { unit } = useSettings();
-  const target = useQuery(lashTargets(job.engineId, job.heat)).data?.find((t) => t.kind === kindOf(valve));
-  if (!target) return null;
-  return (
-    <p>
-      Wanted {job.heat.toLowerCase()}: <b className="num text-3xl">{lashText(target.targetIn, unit)}</b>{" "}
-      {unitName(unit)}, ± {lashText(target.toleranceIn, unit)}{" "}
-      <span className="text-muted">{say(target.from, unit)}</span>
-    </p>
-  );
+function WantedHere({ job, valve }: { job: Schemas["JobView"]; valve: string }) {
+  const wanted = useQuery(lashTargets(job.engineId, job.heat)).data;
+  return wanted ? <Wanted wanted={wanted} kind={kindOf(valve)} /> : null;
 }

@@ -47,20 +47,7 @@ export function DrivePart() {
           numeric={false}
         />
       )}
-      {hydraulic && (
-        <Box
-          name="drive.plungerTravelIn"
-          label="Plunger travel"
-          hint="standard 0.080 to 0.100, limited 0.020 to 0.040"
-        />
-      )}
-      {hydraulic && (
-        <Box
-          name="drive.preloadTurns"
-          label="Preload, turns"
-          hint="1/4 for high revs, 1/2 to 3/4, 1 to 1 1/4: the builder's figure wins"
-        />
-      )}
+      {hydraulic && <PreloadBoxes turned={!exchanged} shims={adjuster === "PEDESTAL_SHIM"} />}
       {exchanged && (
         <>
           <Box name="drive.partIntakeIn" label={`Intake ${part} now in`} />
@@ -87,5 +74,59 @@ export function DrivePart() {
         <Flag name="drive.intakeOverLifters" label="The intake sits over the lifters" />
       </div>
     </div>
+  );
+}
+
+const USES = [
+  ["", "not said"],
+  ["HIGH_REVS", "high revs"],
+  ["STANDARD", "standard"],
+  ["LIMITED_TRAVEL", "limited-travel lifters"],
+] as const;
+
+/** What the preload should be: in turns, or where nothing turns as travel of the plunger. */
+function PreloadBoxes({ turned, shims }: { turned: boolean; shims: boolean }) {
+  return (
+    <>
+      <Box
+        name="drive.plungerTravelIn"
+        label="Plunger travel"
+        hint="standard 0.080 to 0.100, limited 0.020 to 0.040"
+      />
+      {turned ? (
+        <>
+          <Box
+            name="drive.preloadTurns"
+            label="Preload, turns"
+            hint="1/4 for high revs, 1/2 to 3/4, 1 to 1 1/4: the builder's figure wins"
+          />
+          <Box name="drive.preload.toTurns" label="up to, turns" hint="where it is a range" />
+          <Box
+            name="drive.preload.toleranceTurns"
+            label="Tolerance each way, turns"
+            placeholder="0.125"
+            hint="where it is one figure"
+          />
+        </>
+      ) : (
+        <>
+          <Box
+            name="drive.preload.fromIn"
+            label="Preload from"
+            hint="travel of the plunger: nothing turns here"
+          />
+          <Box name="drive.preload.toIn" label="Preload to" hint="blank: the middle half of its travel" />
+          {shims && <Box name="drive.preload.pushrodIntakeIn" label="Intake pushrods" />}
+          {shims && <Box name="drive.preload.pushrodExhaustIn" label="Exhaust pushrods" />}
+        </>
+      )}
+      <Pick name="drive.preload.use" label="Preload chosen for" options={USES} />
+      <Box
+        name="drive.preload.source"
+        label="Whose figure it is"
+        placeholder="builder, maker"
+        numeric={false}
+      />
+    </>
   );
 }

@@ -9,14 +9,15 @@ import { HoursRail } from "../../rail/HoursRail";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { useSettings } from "../../shell/settings";
 import { Choice } from "../../ui/Choice";
-import { lashText, unitName } from "../../units/lash";
-import { say } from "../../words/said";
+import { type LashUnit, unitName } from "../../units/lash";
+import { preloadUnit } from "../../units/preload";
 import { OpenItemsPart } from "../change/OpenItemsPart";
 import { SpringsLine } from "../fatigue/SpringsLine";
 import { NextStep } from "../home/HomePage";
 import { readiness } from "../home/readiness";
 import { facesAt, type Shown } from "../lash/faces";
 import { ValveLife } from "../lash/ValveLife";
+import { Wanted } from "../lash/Wanted";
 import { ReadyPart } from "../readiness/ReadyPart";
 import { ChangePart } from "../running/ChangePart";
 import { EventList } from "../running/EventList";
@@ -48,7 +49,7 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
       <div className="grid min-h-0 flex-1 gap-3 p-3 min-[1000px]:grid-cols-[minmax(340px,420px)_1fr] min-[1000px]:grid-rows-[minmax(0,1fr)] min-[1000px]:overflow-hidden">
         <section className="scribed flex min-h-0 min-w-0 flex-col gap-2 rounded p-3" aria-label="Valve plan">
           <Choice
-            label={`Lash in ${unitName(unit)}${hour === null ? "" : ` as it was at ${hour} h`}`}
+            label={`${measured(l.data, unit)}${hour === null ? "" : ` as it was at ${hour} h`}`}
             value={shown}
             onChange={setShown}
             options={[
@@ -65,7 +66,7 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
             label={`Valve plan of ${engine.name}`}
             className="max-h-[62vh] min-h-72 w-full flex-1 min-[1000px]:min-h-0"
           />
-          <Legend />
+          <Legend hydraulic={l.data.preloads.length > 0} />
         </section>
         <div className="flex min-h-0 min-w-0 flex-col gap-3 min-[1000px]:overflow-y-auto">
           <section className="scribed flex flex-wrap items-center gap-4 rounded p-4" aria-label="Next">
@@ -82,7 +83,7 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
           </section>
           <BadRowsPart engineId={engine.id} />
           <ReadyPart engineId={engine.id} />
-          {valve ? <ValveLife lash={l.data} valve={valve} /> : <TargetsNow lash={l.data} />}
+          {valve ? <ValveLife lash={l.data} valve={valve} /> : <WantedNow lash={l.data} />}
           <div className="grid gap-3 min-[1180px]:grid-cols-2">
             <RoundList rounds={r.data} />
             <EventList engineId={engine.id} events={e.data} />
@@ -105,10 +106,18 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
   );
 }
 
-export function Legend() {
+function measured({ preloads }: Schemas["EngineLash"], unit: LashUnit): string {
+  const preload = preloads[0];
+  return preload ? `Preload in ${preloadUnit(preload, unit)}` : `Lash in ${unitName(unit)}`;
+}
+
+const LASH_MARKS = ["IN", "TIGHT", "WIDE", "BELOW_FLOOR"] as const;
+const PRELOAD_MARKS = ["IN", "SHALLOW", "DEEP", "NO_PRELOAD", "BOTTOMED"] as const;
+
+export function Legend({ hydraulic }: { hydraulic: boolean }) {
   return (
     <ul className="flex flex-wrap gap-x-4 gap-y-1 text-sm text-muted">
-      {(["IN", "TIGHT", "WIDE", "BELOW_FLOOR"] as const).map((m) => (
+      {(hydraulic ? PRELOAD_MARKS : LASH_MARKS).map((m) => (
         <li key={m} className="flex items-center gap-1.5">
           <MarkIcon mark={m} size={18} /> {MARKS[m].word}
         </li>
@@ -118,36 +127,11 @@ export function Legend() {
   );
 }
 
-function TargetsNow({ lash }: { lash: Schemas["EngineLash"] }) {
-  const { unit } = useSettings();
-  if (lash.targets.length === 0) {
-    return (
-      <section className="scribed rounded p-4">
-        <h2 className="text-lg">Hydraulic lifters</h2>
-        <p className="text-muted">
-          A round sets preload, in turns from zero lash. Choose a valve on the plan.
-        </p>
-      </section>
-    );
-  }
+function WantedNow({ lash }: { lash: Schemas["EngineLash"] }) {
   return (
-    <section className="scribed rounded p-4" aria-label="Lash wanted">
-      <h2 className="mb-2 text-lg">Lash wanted, {unitName(unit)}</h2>
-      <div className="grid grid-cols-2 gap-x-6 gap-y-3 min-[1180px]:grid-cols-4">
-        {lash.targets.map((t) => (
-          <div key={t.kind + t.state}>
-            <p className="text-sm text-muted">
-              {t.kind === "INTAKE" ? "Intake" : "Exhaust"} {t.state.toLowerCase()}
-            </p>
-            <p className="num text-3xl">{lashText(t.targetIn, unit)}</p>
-            <p className="text-sm text-muted">
-              ± {lashText(t.toleranceIn, unit)}
-              {t.floorIn !== undefined && `, lowest ${lashText(t.floorIn, unit)}`}
-            </p>
-            <p className="text-sm text-muted">{say(t.from, unit)}</p>
-          </div>
-        ))}
-      </div>
+    <section className="scribed rounded p-4">
+      <h2 className="mb-2 text-lg">{lash.preloads.length > 0 ? "Preload wanted" : "Lash wanted"}</h2>
+      <Wanted wanted={lash} />
     </section>
   );
 }

@@ -25,7 +25,7 @@ export function FactsPanel({ reading }: { reading?: Schemas["SheetReading"] }) {
           <LobeFacts key={l.kind} lobe={l} />
         ))}
       </div>
-      <Turns turns={facts.turns} solid={facts.targets.length > 0} />
+      <Turns turns={facts.turns} solid={facts.preloads.length === 0} />
       {facts.targets.length > 0 && <Targets targets={facts.targets} />}
       {reading?.layout && (
         <p className="text-sm text-muted">

@@ -1,7 +1,7 @@
 import { useFieldArray, useFormContext } from "react-hook-form";
 import { Button } from "../../ui/Button";
 import { SCHOOLS } from "../crank/schools";
-import { Box, Pick } from "./boxes";
+import { Box, Flag, Pick } from "./boxes";
 import type { SheetForm } from "./sheetForm";
 
 const METALS = [
@@ -12,6 +12,7 @@ const METALS = [
 /** The engine's house rules, and the rest that touches this work. */
 export function RulesPart() {
   const { watch, control } = useFormContext<SheetForm>();
+  const hydraulic = watch("drive.lifter").endsWith("HYDRAULIC");
   const rules = useFieldArray({ control, name: "use.classRules" });
   return (
     <div className="grid gap-4">
@@ -93,11 +94,19 @@ export function RulesPart() {
             <Button className="mt-6" aria-label={`Remove rule ${i + 1}`} onClick={() => rules.remove(i)}>
               −
             </Button>
+            {hydraulic && (
+              <div className="col-span-full">
+                <Flag
+                  name={`use.classRules.${i}.held`}
+                  label="It asks for preload above zero: Shim refuses a valve left without"
+                />
+              </div>
+            )}
           </div>
         ))}
         <Button
           className="justify-self-start"
-          onClick={() => rules.append({ rule: "", source: "", date: "" })}
+          onClick={() => rules.append({ rule: "", source: "", date: "", held: false })}
         >
           Add a class rule
         </Button>

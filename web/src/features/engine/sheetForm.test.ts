@@ -56,7 +56,7 @@ describe("the sheet as typed", () => {
 
   it("drops an empty class rule and an untouched row of events", () => {
     const form = toForm(sheet, "thou");
-    form.use.classRules = [{ rule: "  ", source: "", date: "" }];
+    form.use.classRules = [{ rule: "  ", source: "", date: "", held: false }];
     const back = toSheet(form, "thou").sheet;
     expect(back.use?.classRules).toEqual([]);
     expect(back.cam?.events).toBeUndefined();

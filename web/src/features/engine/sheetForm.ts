@@ -13,7 +13,8 @@ export interface SheetForm {
     rotation: string;
     banks: { name: string; cylinders: string; valveOrder: string }[];
   };
-  drive: Record<(typeof DRIVE_TEXT)[number], string> & Record<(typeof DRIVE_FLAGS)[number], boolean>;
+  drive: Record<(typeof DRIVE_TEXT)[number], string> &
+    Record<(typeof DRIVE_FLAGS)[number], boolean> & { preload: Record<(typeof PRELOAD)[number], string> };
   bottomEnd: Record<(typeof BOTTOM)[number], string>;
   cam: Record<(typeof CAM)[number], string> & {
     intake: Row[];
@@ -21,7 +22,15 @@ export interface SheetForm {
     events: Record<(typeof EVENTS)[number], string>;
   };
   rules: Record<(typeof RULES)[number], string>;
-  use: { unit: string; boostPsi: string; classRules: { rule: string; source: string; date: string }[] };
+  use: { unit: string; boostPsi: string; classRules: ClassRule[] };
+}
+
+interface ClassRule {
+  rule: string;
+  source: string;
+  date: string;
+  /** Shim holds the engine to it, where it can. */
+  held: boolean;
 }
 
 export interface Row {
@@ -44,6 +53,16 @@ const DRIVE_TEXT = [
   "clampNote",
 ] as const;
 const DRIVE_FLAGS = ["linkBars", "fixingClampsHead", "intakeOverLifters"] as const;
+const PRELOAD = [
+  "toTurns",
+  "toleranceTurns",
+  "fromIn",
+  "toIn",
+  "use",
+  "source",
+  "pushrodIntakeIn",
+  "pushrodExhaustIn",
+] as const;
 const BOTTOM = ["boreIn", "strokeIn", "rodIn", "block", "heads", "staticTimingDeg"] as const;
 const CAM = [
   "card",
@@ -87,6 +106,8 @@ const WORDS = new Set<string>([
   "school",
   "balancerMarks",
   "inTolerance",
+  "use",
+  "source",
 ]);
 
 /** Boxes that follow the person's unit of length; all others are inches by the trade's cards. */
@@ -138,6 +159,7 @@ export function toForm(s: EngineSheet, unit: LashUnit): SheetForm {
     },
     drive: {
       ...boxes(DRIVE_TEXT, s.drive, unit),
+      preload: boxes(PRELOAD, s.drive?.preload, unit),
       linkBars: flags.linkBars ?? false,
       fixingClampsHead: flags.fixingClampsHead ?? false,
       intakeOverLifters: flags.intakeOverLifters ?? false,
@@ -158,6 +180,7 @@ export function toForm(s: EngineSheet, unit: LashUnit): SheetForm {
         rule: r.rule ?? "",
         source: r.source ?? "",
         date: r.date ?? "",
+        held: r.holds !== undefined,
       })),
     },
   };
@@ -191,6 +214,7 @@ export function toSheet(form: SheetForm, unit: LashUnit): { sheet: EngineSheet; 
     layout: { ...form.layout },
     drive: {
       ...part(form.drive, "drive", DRIVE_TEXT),
+      preload: part(form.drive.preload, "drive.preload", PRELOAD),
       linkBars: form.drive.linkBars,
       fixingClampsHead: form.drive.fixingClampsHead,
       intakeOverLifters: form.drive.intakeOverLifters,
@@ -206,7 +230,9 @@ export function toSheet(form: SheetForm, unit: LashUnit): { sheet: EngineSheet; 
     use: {
       ...part(form.use, "use", ["boostPsi"]),
       unit: form.use.unit || undefined,
-      classRules: form.use.classRules.filter((r) => r.rule.trim() !== ""),
+      classRules: form.use.classRules
+        .filter((r) => r.rule.trim() !== "")
+        .map(({ held, ...rule }) => ({ ...rule, holds: held ? "PRELOAD_ABOVE_ZERO" : undefined })),
     },
   };
   return { sheet: sheet as EngineSheet, unreadable };

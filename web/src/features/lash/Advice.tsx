@@ -2,22 +2,22 @@ import type { Schemas } from "../../api/client";
 import { MARKS, MarkIcon } from "../../plan/verdict";
 import { useSettings } from "../../shell/settings";
 import { driftText, type LashUnit, lashText, unitName } from "../../units/lash";
+import { preloadDriftText, preloadFigure, preloadUnit, turnsText } from "../../units/preload";
 import { partText, preloadText, sizeText, turnText } from "../../words/adjust";
 import type { Step } from "./flow";
 import { UNANSWERED } from "./overlay";
-import type { Round, ValveView } from "./useRound";
+import type { ValveView } from "./useRound";
 
 interface AdviceProps {
-  round: Round;
   valve: ValveView;
   step: Step;
 }
 
 /** In or out, how it moved, and how far to turn. */
-export function Advice({ round, valve, step }: AdviceProps) {
+export function Advice({ valve, step }: AdviceProps) {
   const { unit } = useSettings();
   if (!valve.found) {
-    return <p className="text-muted">{round.hydraulic ? HYDRAULIC : SOLID}</p>;
+    return <p className="text-muted">{howTo(valve)}</p>;
   }
   const verdict =
     step === "AGAIN" || step === "DONE" ? (valve.leftVerdict ?? valve.foundVerdict) : valve.foundVerdict;
@@ -25,11 +25,11 @@ export function Advice({ round, valve, step }: AdviceProps) {
     <div className="flex flex-col gap-2" aria-live="polite">
       <p className="flex flex-wrap items-baseline gap-x-4">
         <span className="text-muted">found</span>
-        <strong className="num text-3xl">{figure(valve.found, unit)}</strong>
+        <strong className="num text-3xl">{figure(valve, "found", unit)}</strong>
         {valve.left && (
           <>
             <span className="text-muted">left</span>
-            <strong className="num text-3xl">{figure(valve.left, unit)}</strong>
+            <strong className="num text-3xl">{figure(valve, "left", unit)}</strong>
           </>
         )}
         <span className="text-sm text-muted">by {valve.left?.hand ?? valve.found.hand}</span>
@@ -38,10 +38,11 @@ export function Advice({ round, valve, step }: AdviceProps) {
         <p className="flex items-center gap-2 text-2xl font-bold">
           <MarkIcon mark={verdict} size={30} /> {MARKS[verdict].word}
           {off(valve, step, unit)}
+          {valve.preload && preloadNow(valve.preload, valve.preloadTarget, unit)}
         </p>
       )}
       {(valve.left ?? valve.found)?.version === UNANSWERED && verdict !== "IN" && (
-        <p className="text-muted">How far to turn comes with Shim's answer.</p>
+        <p className="text-muted">What to do comes with Shim's answer.</p>
       )}
       {step === "LEFT" || step === "AGAIN" ? (
         <ToDo valve={valve} inside={verdict === "IN"} unit={unit} />
@@ -54,6 +55,15 @@ export function Advice({ round, valve, step }: AdviceProps) {
       ) : (
         valve.noDrift && <p className="text-sm text-muted">No drift: {valve.noDrift}</p>
       )}
+      {valve.preloadDrift !== undefined && valve.preloadTarget && (
+        <p>
+          Moved{" "}
+          <strong className="num text-2xl">
+            {preloadDriftText(valve.preloadDrift, valve.preloadTarget, unit)}
+          </strong>{" "}
+          {preloadUnit(valve.preloadTarget, unit)} since it was left
+        </p>
+      )}
       {valve.part && <Parts part={valve.part} unit={unit} />}
     </div>
   );
@@ -63,10 +73,27 @@ const SOLID =
   "Feel for the gap before touching anything. A pair of leaves (18/19), one leaf (18- snug, 18* right, 18+ loose) or a figure will do.";
 const HYDRAULIC =
   "Let the lifter bleed down, back the nut off counting turns until the pushrod just spins free: those turns are as found.";
+const LENGTH =
+  "Lifter bled down and on its base circle: set an adjustable pushrod to zero lash at this valve and measure its length. Never by turns.";
 
-function figure(r: Schemas["ReadingView"], unit: LashUnit): string {
-  if (r.turns !== undefined) return `${Math.round(r.turns * 1000) / 1000} turns`;
+const howTo = ({ preloadTarget }: ValveView) =>
+  !preloadTarget ? SOLID : preloadTarget.unit === "TURNS" ? HYDRAULIC : LENGTH;
+
+function figure(valve: ValveView, phase: "found" | "left", unit: LashUnit): string {
+  const r = valve[phase];
+  if (!r) return "";
+  if (r.turns !== undefined) return `${turnsText(r.turns)} turns`;
+  const fitted = r.partSizeIn ?? valve.partNowIn;
+  if (r.zeroLashIn !== undefined && phase === "found") return `zero lash at ${sizeText(r.zeroLashIn, unit)}`;
+  if (r.zeroLashIn !== undefined) return fitted === undefined ? "as found" : sizeText(fitted, unit);
   return r.form === "SAME" ? `${lashText(r.valueIn, unit)} (untouched)` : lashText(r.valueIn, unit);
+}
+
+/** By how much, where the figure shown is not the preload itself. */
+function preloadNow(p: Schemas["Preload"], target: ValveView["preloadTarget"], unit: LashUnit): string {
+  return target?.unit === "INCH"
+    ? `, ${preloadFigure(p.preload, target, unit)} ${preloadUnit(target, unit)}`
+    : "";
 }
 
 function off(valve: ValveView, step: Step, unit: LashUnit): string {
@@ -82,21 +109,8 @@ function off(valve: ValveView, step: Step, unit: LashUnit): string {
 }
 
 function ToDo({ valve, inside, unit }: { valve: ValveView; inside: boolean; unit: LashUnit }) {
-  const { turn, preload } = valve;
-  if (preload) {
-    return (
-      <div className="rounded border border-hair p-3">
-        <p className="num text-4xl first-letter:uppercase">{preloadText(preload)}</p>
-        <p className="text-muted">
-          Found {sizeText(preload.foundTravelIn, unit)} of plunger; {preload.wantedTurns} turns make{" "}
-          {sizeText(preload.travelIn, unit)} of its {sizeText(preload.totalIn, unit)}
-          {preload.hotTravelIn < preload.travelIn - 0.00005 &&
-            `, ${sizeText(preload.hotTravelIn, unit)} left when hot`}
-          .
-        </p>
-      </div>
-    );
-  }
+  const { turn, preload, preloadTarget } = valve;
+  if (preload && preloadTarget) return <PreloadToDo preload={preload} target={preloadTarget} unit={unit} />;
   if (!turn) return null;
   return (
     <div className={`rounded border p-3 ${inside ? "border-hair" : "border-accent"}`}>
@@ -108,6 +122,40 @@ function ToDo({ valve, inside, unit }: { valve: ValveView; inside: boolean; unit
           should leave {lashText(turn.leavesIn, unit)}; 5° is {lashText(turn.perFiveDegreesIn, unit)}{" "}
           {unitName(unit)}. Hold the adjuster while locking: it often moves.
         </p>
+      )}
+    </div>
+  );
+}
+
+interface PreloadToDoProps {
+  preload: Schemas["Preload"];
+  target: Schemas["PreloadTarget"];
+  unit: LashUnit;
+}
+
+function PreloadToDo({ preload, target, unit }: PreloadToDoProps) {
+  const right = preload.verdict === "IN";
+  const hot = preload.hotTravelIn;
+  return (
+    <div className={`rounded border p-3 ${right ? "border-hair" : "border-accent"}`}>
+      <p className={`num first-letter:uppercase ${right ? "text-3xl" : "text-4xl text-accent"}`}>
+        {preloadText(preload, target, unit)}
+      </p>
+      <p className="text-muted">
+        Now {sizeText(preload.travelIn, unit)} of the plunger's{" "}
+        {sizeText(target.bottom * target.perUnitIn, unit)}
+        {Math.abs(hot - preload.travelIn) > 0.00005 && `, ${sizeText(hot, unit)} hot`}.
+      </p>
+      {preload.parts && (
+        <ul className="flex flex-wrap gap-x-5">
+          {preload.parts.sizes.slice(0, 6).map((s) => (
+            <li key={s.sizeIn} className={s.verdict === "IN" ? "font-semibold" : "text-muted"}>
+              <span className="num text-lg">{sizeText(s.sizeIn, unit)}</span> gives{" "}
+              {preloadFigure(s.travelIn, target, unit)}
+              {s.verdict === "IN" ? " ✓" : `, ${MARKS[s.verdict].word}`}
+            </li>
+          ))}
+        </ul>
       )}
     </div>
   );

@@ -27,9 +27,11 @@ export function FirstLooks({ round }: { round: Round }) {
         <LookNotice key={keyOf(l)} look={l} engineId={round.engineId} />
       ))}
       {notDone > 0 && <Notice tone="care">{notDone} valves are not done yet.</Notice>}
-      {now.length === 0 && !round.hydraulic && (
+      {now.length === 0 && (
         <Notice tone="know">
-          Every valve was left inside its tolerance, and over all rounds none goes its own way.
+          {round.hydraulic
+            ? "Every valve was left with the preload that is wanted."
+            : "Every valve was left inside its tolerance, and over all rounds none goes its own way."}
         </Notice>
       )}
       {onTheDay && said(onTheDay, unit) !== said(now, unit) && <OnTheDay looks={onTheDay} />}

@@ -5,12 +5,13 @@ import type { Schemas, Valve } from "../../api/client";
 import { lashHistory } from "../../api/queries";
 import { domains, LashChart } from "../../charts/LashChart";
 import { kindOf } from "../../plan/geometry";
+import { MarkIcon } from "../../plan/verdict";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { useSettings } from "../../shell/settings";
 import { Notice } from "../../ui/Notice";
 import { nth } from "../../ui/nth";
 import { driftText, unitName } from "../../units/lash";
-import { turnsText } from "./faces";
+import { preloadFigure } from "../../units/preload";
 import { ValveLife } from "./ValveLife";
 
 /** Lash over rounds and hours: a small chart in the place of each valve, one valve large. */
@@ -24,7 +25,7 @@ function History({ engine }: { engine: Schemas["EngineView"] }) {
   const [picked, setPicked] = useState<Valve>();
   if (!lash) return <Waiting />;
   const read = lash.valves.filter((v) =>
-    v.points.some((p) => p.foundIn !== undefined || p.foundTurns !== undefined),
+    v.points.some((p) => p.foundIn !== undefined || p.foundPreload !== undefined),
   );
   if (read.length === 0) {
     return (
@@ -79,7 +80,7 @@ function Small({ lash, valve, picked, onPick }: SmallProps) {
   const own = lash.valves.find((v) => v.position === valve);
   if (!own) return null;
   const last = own.points.at(-1);
-  const inTurns = last?.foundTurns !== undefined;
+  const target = lash.preloads.find((t) => t.kind === kindOf(valve));
   const { hours, lash: range } = domains(lash.valves);
   return (
     <button
@@ -90,11 +91,14 @@ function Small({ lash, valve, picked, onPick }: SmallProps) {
     >
       <span className="flex justify-between text-sm font-bold">
         {valve}
-        <span className="num">
-          {inTurns ? turnsText(last.leftTurns ?? last.foundTurns ?? 0) : driftText(last?.driftIn, unit)}
+        <span className="num flex items-center gap-1">
+          {target
+            ? preloadFigure(last?.leftPreload ?? last?.foundPreload, target, unit)
+            : driftText(last?.driftIn, unit)}
+          {target && last?.leftVerdict && <MarkIcon mark={last.leftVerdict} size={16} />}
         </span>
       </span>
-      {!inTurns && (
+      {!target && (
         <LashChart
           points={own.points}
           targets={lash.targets.filter((t) => t.kind === kindOf(valve))}

@@ -11,8 +11,11 @@ import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { lashText, unitName } from "../../units/lash";
+import { preloadFigure, preloadUnit } from "../../units/preload";
+import { groundText } from "../../words/adjust";
 import { say } from "../../words/said";
 import { SCHOOLS, type School } from "../crank/schools";
+import { fittedText, readText } from "./RoundParts";
 import { useRound } from "./useRound";
 
 interface Figures {
@@ -24,7 +27,7 @@ interface SheetProps {
   name: string;
   layout: Schemas["LayoutView"];
   plan: Schemas["PlanView"];
-  targets: Schemas["LashTarget"][];
+  wanted: Pick<Schemas["LashWanted"], "targets" | "preloads">;
   state: "HOT" | "COLD";
   figures: Record<Valve, Figures>;
   head: string;
@@ -42,8 +45,7 @@ function Blank({ engine }: { engine: Schemas["EngineView"] }) {
     (engine.sheet.rules?.school as School | undefined) ?? "BEST_STOPS",
   );
   const plan = useQuery(planQuery({ sheet: engine.sheet, school, stops: 2, onMarks: false }));
-  const targets = useQuery(lashTargets(engine.id, state)).data;
-  const solid = !engine.sheet.drive?.lifter?.endsWith("HYDRAULIC");
+  const wanted = useQuery(lashTargets(engine.id, state)).data;
   return (
     <>
       <div className="no-print flex flex-wrap items-end gap-4 p-3">
@@ -75,12 +77,12 @@ function Blank({ engine }: { engine: Schemas["EngineView"] }) {
         </Button>
       </div>
       {plan.error && <Problem error={plan.error} />}
-      {plan.data && targets && (
+      {plan.data && wanted && (
         <Sheet
           name={engine.name}
           layout={engine.layout}
           plan={plan.data}
-          targets={solid ? targets : []}
+          wanted={wanted}
           state={state}
           figures={{}}
           head="date ____________   hours ________   head °F ______ to ______   by ______"
@@ -98,11 +100,20 @@ export function FilledSheetPage() {
   if (error && !round) return <Problem error={error} />;
   if (!round) return <Waiting />;
   const figures: Record<Valve, Figures> = {};
-  const text = (r: Schemas["ReadingView"] | undefined) => r && String(r.turns ?? lashText(r.valueIn, unit));
-  for (const v of round.valves) figures[v.position] = { found: text(v.found), left: text(v.left) };
-  const targets = (["INTAKE", "EXHAUST"] as const)
-    .map((kind) => round.valves.find((v) => kindOf(v.position) === kind)?.target)
-    .filter((t) => t !== undefined);
+  for (const v of round.valves) {
+    const { zeroLashIn } = v.left ?? {};
+    figures[v.position] = {
+      found: v.found && readText(v.found, unit),
+      left: v.left && (zeroLashIn === undefined ? readText(v.left, unit) : fittedText(v, unit)),
+    };
+  }
+  const firsts = (["INTAKE", "EXHAUST"] as const).flatMap(
+    (kind) => round.valves.find((v) => kindOf(v.position) === kind) ?? [],
+  );
+  const wanted = {
+    targets: firsts.flatMap((v) => v.target ?? []),
+    preloads: firsts.flatMap((v) => v.preloadTarget ?? []),
+  };
   const temp =
     round.headTempStartF === undefined
       ? ""
@@ -119,7 +130,7 @@ export function FilledSheetPage() {
         name={round.engineName}
         layout={round.layout}
         plan={round.plan}
-        targets={targets}
+        wanted={wanted}
         state={round.state}
         figures={figures}
         head={`${new Date(round.startedAt).toLocaleDateString()}, ${round.engineHours} h${temp}, read by ${round.hand}${round.signedBy ? `, signed ${round.signedBy}` : ""}`}
@@ -129,8 +140,10 @@ export function FilledSheetPage() {
 }
 
 /** One page, readable at arm's length; the page itself is the report. */
-function Sheet({ name, layout, plan, targets, state, figures, head }: SheetProps) {
+function Sheet({ name, layout, plan, wanted, state, figures, head }: SheetProps) {
   const { unit } = useSettings();
+  const { targets, preloads } = wanted;
+  const preload = preloads[0];
   const faces = Object.fromEntries(
     Object.entries(figures).map(([v, f]) => [v, { text: f.left ?? f.found ?? "" }]),
   );
@@ -140,7 +153,9 @@ function Sheet({ name, layout, plan, targets, state, figures, head }: SheetProps
       <header className="mb-2 flex flex-wrap items-baseline gap-x-6 border-b-2 border-line pb-1">
         <h2 className="text-3xl">{name}</h2>
         <p className="text-xl">
-          {targets.length > 0 ? `${state.toLowerCase()} lash, ${unitName(unit)}` : "preload, turns"}
+          {preload
+            ? `preload, ${preloadUnit(preload, unit)}`
+            : `${state.toLowerCase()} lash, ${unitName(unit)}`}
         </p>
         <p className="text-lg">
           firing order <strong>{layout.firingOrder.join("-")}</strong>
@@ -166,6 +181,15 @@ function Sheet({ name, layout, plan, targets, state, figures, head }: SheetProps
                   lowest {lashText(t.floorIn, unit)}; {say(t.from, unit)}
                 </span>
               )}
+            </p>
+          ))}
+          {preloads.map((t) => (
+            <p key={t.kind} className="text-2xl">
+              {t.kind === "INTAKE" ? "Intake" : "Exhaust"}{" "}
+              <strong className="num text-4xl">
+                {preloadFigure(t.from, t, unit)} to {preloadFigure(t.to, t, unit)}
+              </strong>
+              {groundText(t) && <span className="block text-base">{groundText(t)}</span>}
             </p>
           ))}
           <p className="mt-1 text-base">{plan.title}: never turn back onto a stop.</p>

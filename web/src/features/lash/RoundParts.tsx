@@ -1,22 +1,28 @@
 import { useQuery } from "@tanstack/react-query";
+import type { Schemas } from "../../api/client";
 import { revisions as revisionsQuery } from "../../api/queries";
 import { MarkIcon } from "../../plan/verdict";
 import { useSettings } from "../../shell/settings";
-import { driftText, lashText, unitName } from "../../units/lash";
-import { partText, sizeText } from "../../words/adjust";
-import { type Round, useLooks } from "./useRound";
+import { nth } from "../../ui/nth";
+import { driftText, type LashUnit, lashText, unitName } from "../../units/lash";
+import { preloadDriftText, preloadFigure, turnsText } from "../../units/preload";
+import { partText, preloadText, rangeText, sizeText } from "../../words/adjust";
+import { type Round, useLooks, type ValveView } from "./useRound";
 
 /** What was changed, and which valves still want a part. */
 export function Adjusted({ round }: { round: Round }) {
   const { unit } = useSettings();
   const moved = round.valves.filter((v) => v.left && v.left.form !== "SAME").map((v) => v.position);
-  const wanting = round.valves.filter((v) => v.part && v.leftVerdict !== "IN" && v.foundVerdict !== "IN");
+  const wanting = round.valves.filter(
+    (v) => (v.part || v.preload?.parts) && (v.leftVerdict ?? v.foundVerdict) !== "IN",
+  );
   return (
     <section aria-label="What was changed" className="scribed rounded px-4 py-2">
       <p>{moved.length === 0 ? "No valve was adjusted." : `Adjusted and read again: ${moved.join(" ")}.`}</p>
       {wanting.map((v) => (
         <p key={v.position}>
           <strong>{v.position}</strong>: {v.part && partText(v.part, unit)}
+          {v.preload && v.preloadTarget && preloadText(v.preload, v.preloadTarget, unit)}
         </p>
       ))}
     </section>
@@ -75,10 +81,14 @@ export function Figures({ round }: { round: Round }) {
             return (
               <tr key={v.position} className="num border-t border-hair text-lg">
                 <th scope="row">{v.position}</th>
-                <td>{v.target ? lashText(v.target.targetIn, unit) : ""}</td>
-                <td>{v.found ? (v.found.turns ?? lashText(v.found.valueIn, unit)) : "–"}</td>
-                <td>{v.left ? (v.left.turns ?? lashText(v.left.valueIn, unit)) : "–"}</td>
-                <td>{driftText(v.driftIn, unit)}</td>
+                <td>{wantedText(v, unit)}</td>
+                <td>{readText(v.found, unit)}</td>
+                <td>{v.left?.zeroLashIn === undefined ? readText(v.left, unit) : fittedText(v, unit)}</td>
+                <td>
+                  {v.preloadTarget
+                    ? preloadDriftText(v.preloadDrift, v.preloadTarget, unit)
+                    : driftText(v.driftIn, unit)}
+                </td>
                 <td>{driftText(own, unit)}</td>
                 <td className="font-word text-base">{v.left?.hand ?? v.found?.hand}</td>
                 <td>{v.leftVerdict && <MarkIcon mark={v.leftVerdict} />}</td>
@@ -89,11 +99,30 @@ export function Figures({ round }: { round: Round }) {
       </table>
       <p className="mt-2 text-sm text-muted">
         {round.hydraulic
-          ? "turns back to zero lash"
+          ? nth(round.valves, 0).preloadTarget?.unit === "INCH"
+            ? "found: the length at zero lash; left: what is in; preload in travel of the plunger"
+            : "turns back to zero lash"
           : `lash in ${unitName(unit)}; drift is found minus left last time in the same state`}
       </p>
     </section>
   );
+}
+
+const wantedText = (v: ValveView, unit: LashUnit) =>
+  v.target ? lashText(v.target.targetIn, unit) : v.preloadTarget ? rangeText(v.preloadTarget, unit) : "";
+
+/** A reading in a table: turns, a length, or a gap. */
+export function readText(r: Schemas["ReadingView"] | undefined, unit: LashUnit): string {
+  if (!r) return "–";
+  if (r.turns !== undefined) return turnsText(r.turns);
+  return r.zeroLashIn === undefined ? lashText(r.valueIn, unit) : sizeText(r.zeroLashIn, unit);
+}
+
+/** What is in where a part sets the preload, and what preload it makes. */
+export function fittedText(v: ValveView, unit: LashUnit): string {
+  const size = v.left?.partSizeIn ?? v.partNowIn;
+  const makes = v.preload && v.preloadTarget && preloadFigure(v.preload.preload, v.preloadTarget, unit);
+  return [size !== undefined && sizeText(size, unit), makes && `(${makes})`].filter(Boolean).join(" ");
 }
 
 /** What was changed after it was first written: the first figure is never lost. */

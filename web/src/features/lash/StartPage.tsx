@@ -29,7 +29,6 @@ interface StartProps {
 
 /** Who, hot or cold, in which order; what the lash shall be. */
 function Start({ engine, hours }: StartProps) {
-  const solid = !engine.sheet.drive?.lifter?.endsWith("HYDRAULIC");
   const fitted = (useQuery(engineSprings(engine.id)).data?.springs.length ?? 0) > 0;
   const { form, box, choice, submit, trouble, keeping } = useStart(engine, hours, fitted);
   const { state, school, stops, onMarks, withSprings } = form.watch();
@@ -81,7 +80,7 @@ function Start({ engine, hours }: StartProps) {
         </Button>
       </section>
       <section className="scribed grid content-start gap-3 rounded p-4">
-        {solid && <Targets engineId={engine.id} state={state} />}
+        <Targets engineId={engine.id} state={state} />
         <div className="grid grid-cols-[2fr_1fr] gap-3">
           <Select label="Setting order" options={SCHOOLS} {...box("school")} />
           {school === "BEST_STOPS" && (

@@ -1,27 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
 import type { Schemas } from "../../api/client";
 import { lashTargets } from "../../api/queries";
-import { useSettings } from "../../shell/settings";
-import { lashText, unitName } from "../../units/lash";
-import { say } from "../../words/said";
+import { Wanted } from "./Wanted";
 
-/** What the lash shall be. */
+/** What is wanted of the valves when the round is hot, or cold. */
 export function Targets({ engineId, state }: { engineId: string; state: "HOT" | "COLD" }) {
-  const { unit } = useSettings();
-  const targets = useQuery(lashTargets(engineId, state)).data ?? [];
-  return (
-    <div className="grid grid-cols-2 gap-3">
-      {targets.map((t) => (
-        <div key={t.kind}>
-          <p className="text-sm text-muted">
-            {t.kind === "INTAKE" ? "Intake" : "Exhaust"} lash {state.toLowerCase()}, {unitName(unit)}
-          </p>
-          <p className="num text-5xl">{lashText(t.targetIn, unit)}</p>
-          <p className="text-sm text-muted">{say(t.from, unit)}</p>
-        </div>
-      ))}
-    </div>
-  );
+  const wanted = useQuery(lashTargets(engineId, state)).data;
+  return wanted ? <Wanted wanted={wanted} /> : null;
 }
 
 /** The setting order in short. */

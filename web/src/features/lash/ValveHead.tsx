@@ -1,12 +1,14 @@
 import { useSettings } from "../../shell/settings";
 import { lashText, unitName } from "../../units/lash";
+import { preloadFigure, preloadUnit } from "../../units/preload";
+import { groundText } from "../../words/adjust";
 import { say } from "../../words/said";
 import type { ValveView } from "./useRound";
 
 /** Which valve, what it should be now, what it was left at. */
-export function ValveHead({ valve, hydraulic }: { valve: ValveView; hydraulic: boolean }) {
+export function ValveHead({ valve }: { valve: ValveView }) {
   const { unit } = useSettings();
-  const t = valve.target;
+  const { target: t, preloadTarget: preload, lastPreload: last } = valve;
   return (
     <header className="flex flex-wrap items-end gap-x-6 gap-y-1">
       <h2 className="num text-7xl leading-none">{valve.position}</h2>
@@ -20,17 +22,30 @@ export function ValveHead({ valve, hydraulic }: { valve: ValveView; hydraulic: b
           )}
         </p>
       )}
-      {!hydraulic && (
+      {preload && (
+        <p>
+          <span className="block text-sm text-muted">wanted, {preloadUnit(preload, unit)}</span>
+          <span className="num text-4xl">
+            {preloadFigure(preload.from, preload, unit)} to {preloadFigure(preload.to, preload, unit)}
+          </span>
+        </p>
+      )}
+      {(last !== undefined || !preload) && (
         <p>
           <span className="block text-sm text-muted">left last time</span>
-          <span className="num text-4xl">{lashText(valve.lastLeftIn, unit)}</span>
+          <span className="num text-4xl">
+            {preload ? preloadFigure(last, preload, unit) : lashText(valve.lastLeftIn, unit)}
+          </span>
           {valve.lastLeftHours !== undefined && (
             <span className="text-sm text-muted"> at {valve.lastLeftHours.toFixed(1)} h</span>
           )}
         </p>
       )}
       <p className="basis-full text-sm text-muted">
-        {t && `${say(t.from, unit)}; `}slack here {Math.round(valve.slackDeg)}°
+        {[t && say(t.from, unit), valve.noTarget && say(valve.noTarget, unit), preload && groundText(preload)]
+          .filter(Boolean)
+          .map((words) => `${words}; `)}
+        slack here {Math.round(valve.slackDeg)}°
       </p>
     </header>
   );

@@ -1,9 +1,11 @@
 import type { Schemas, Valve } from "../../api/client";
 import { LashChart } from "../../charts/LashChart";
 import { kindOf } from "../../plan/geometry";
+import { MARKS } from "../../plan/verdict";
 import { useSettings } from "../../shell/settings";
-import { driftText, type LashUnit, lashText, unitName } from "../../units/lash";
-import { turnsText } from "./faces";
+import { driftText, lashText, unitName } from "../../units/lash";
+import { preloadDriftText, preloadFigure, preloadUnit } from "../../units/preload";
+import { groundText, rangeText } from "../../words/adjust";
 
 /** One valve over all its rounds: the chart, and under it every figure. */
 export function ValveLife({ lash, valve }: { lash: Schemas["EngineLash"]; valve: Valve }) {
@@ -11,7 +13,7 @@ export function ValveLife({ lash, valve }: { lash: Schemas["EngineLash"]; valve:
   const own = lash.valves.find((v) => v.position === valve);
   const targets = lash.targets.filter((t) => t.kind === kindOf(valve));
   const changes = lash.changes.filter((c) => c.valves.includes(valve));
-  if (!own || own.points.every((p) => p.foundIn === undefined && p.foundTurns === undefined)) {
+  if (!own || own.points.every((p) => p.foundIn === undefined && p.foundPreload === undefined)) {
     return (
       <section className="scribed rounded p-4">
         <h2 className="text-xl">{valve}</h2>
@@ -19,18 +21,24 @@ export function ValveLife({ lash, valve }: { lash: Schemas["EngineLash"]; valve:
       </section>
     );
   }
-  const inTurns = own.points.some((p) => p.foundTurns !== undefined);
+  const target = lash.preloads.find((t) => t.kind === kindOf(valve));
+  const figure = (inch: number | undefined, preload: number | undefined) =>
+    target ? preloadFigure(preload, target, unit) : lashText(inch, unit);
   return (
     <section className="scribed rounded p-4" aria-label={`Valve ${valve}`}>
       <h2 className="mb-1 text-xl">
         {valve}{" "}
         <span className="text-base font-normal text-muted">
-          {inTurns ? "turns back to zero lash" : `lash in ${unitName(unit)}`} over engine hours
+          {target ? `preload in ${preloadUnit(target, unit)}` : `lash in ${unitName(unit)}`} over engine hours
         </span>
       </h2>
       <div className="grid gap-4 min-[1150px]:grid-cols-[minmax(0,1fr)_auto]">
-        {inTurns ? (
-          <p className="text-muted">The plunger hides wear: turns are kept, but have no drift.</p>
+        {target ? (
+          <p className="text-muted">
+            Wanted {rangeText(target, unit)}
+            {groundText(target) && `, ${groundText(target)}`}. The plunger hides wear: what moves is told by
+            the preload as found, against how it was left.
+          </p>
         ) : (
           <LashChart points={own.points} targets={targets} changes={changes} height={190} large />
         )}
@@ -41,9 +49,14 @@ export function ValveLife({ lash, valve }: { lash: Schemas["EngineLash"]; valve:
                 [
                   ["hours", (p) => p.engineHours.toFixed(1)],
                   ["state", (p) => p.state.toLowerCase()],
-                  ["found", (p) => figure(p.foundIn, p.foundTurns, unit)],
-                  ["left", (p) => figure(p.leftIn, p.leftTurns, unit)],
-                  ["drift", (p) => driftText(p.driftIn, unit)],
+                  ["found", (p) => figure(p.foundIn, p.foundPreload)],
+                  ["left", (p) => figure(p.leftIn, p.leftPreload)],
+                  [
+                    "drift",
+                    (p) =>
+                      target ? preloadDriftText(p.preloadDrift, target, unit) : driftText(p.driftIn, unit),
+                  ],
+                  ["left so", (p) => (p.leftVerdict ? MARKS[p.leftVerdict].word : "–")],
                 ] as [string, (p: Schemas["Point"]) => string][]
               ).map(([name, show]) => (
                 <tr key={name}>
@@ -63,8 +76,4 @@ export function ValveLife({ lash, valve }: { lash: Schemas["EngineLash"]; valve:
       </div>
     </section>
   );
-}
-
-function figure(inch: number | undefined, turns: number | undefined, unit: LashUnit): string {
-  return turns === undefined ? lashText(inch, unit) : turnsText(turns);
 }

@@ -103,7 +103,7 @@ describe("the panel of one valve", () => {
     kv.enters("22");
     expect(kv.label()).toContain("As left");
     expect(screen.getByText("wide", { exact: false })).toBeTruthy();
-    expect(screen.getByText(/How far to turn comes with Shim's answer/)).toBeTruthy();
+    expect(screen.getByText(/What to do comes with Shim's answer/)).toBeTruthy();
   });
 
   it("asks twice before something out of tolerance is left so", () => {

@@ -5,10 +5,9 @@ import { Keypad } from "../../ui/Keypad";
 import { Notice } from "../../ui/Notice";
 import { nth } from "../../ui/nth";
 import { useNarrow } from "../../ui/useNarrow";
-import { unitName } from "../../units/lash";
 import { say } from "../../words/said";
 import { Advice } from "./Advice";
-import { EMPTY_ENTER, type Step } from "./flow";
+import { EMPTY_ENTER, enteredIn, type Step } from "./flow";
 import { HeldReading } from "./HeldReading";
 import { LookRow } from "./LookRow";
 import type { RoundParcel } from "./overlay";
@@ -35,6 +34,10 @@ const ASKED: Record<Step, string> = {
   AGAIN: "As left, read again after setting",
   DONE: "Done",
 };
+/** Where nothing turns, as left is not read again: it is the part that went in. */
+const asked = (step: Step, valve: ValveView) =>
+  (step === "LEFT" || step === "AGAIN") && valve.preloadTarget?.unit === "INCH" ? "As left" : ASKED[step];
+
 const SPRINGS = ["WHOLE", "BROKEN", "LOOSE"] as const;
 const ROCKERS = ["WHOLE", "WORN", "LOOSE"] as const;
 
@@ -86,13 +89,10 @@ export function ValvePanel(props: ValvePanelProps) {
     >
       <div className="grid gap-4 min-[760px]:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <div className="flex flex-col gap-2">
-          <ValveHead valve={valve} hydraulic={round.hydraulic} />
+          <ValveHead valve={valve} />
           <label htmlFor="figure" className="text-lg font-semibold text-accent">
-            {there || step !== "FOUND" ? ASKED[step] : "As found, once the crank is at its stop"}
-            <span className="text-muted">
-              {" "}
-              in {round.hydraulic ? "turns back to zero lash" : unitName(unit)}
-            </span>
+            {there || step !== "FOUND" ? asked(step, valve) : "As found, once the crank is at its stop"}
+            <span className="text-muted"> in {enteredIn(round, valve, step, unit)}</span>
           </label>
           <input
             id="figure"
@@ -118,7 +118,7 @@ export function ValvePanel(props: ValvePanelProps) {
             <Keypad
               onKey={(k) => type(k === "⌫" ? text.slice(0, -1) : text + k)}
               onEnter={() => act({ do: "enter" })}
-              of={round.hydraulic ? "turns" : "gap"}
+              of={valve.preloadTarget ? (valve.preloadTarget.unit === "TURNS" ? "turns" : "load") : "gap"}
             />
           )}
         </div>
@@ -133,13 +133,15 @@ export function ValvePanel(props: ValvePanelProps) {
               It is outside its tolerance. ⏎ once more leaves it so; or set it and enter what it reads.
             </Notice>
           )}
-          <Advice round={round} valve={valve} step={step} />
-          <PartFitted
-            round={round}
-            valve={valve}
-            value={inHand.partIn}
-            onChange={(inch) => act({ do: "part", inch })}
-          />
+          <Advice valve={valve} step={step} />
+          {!(valve.preloadTarget && valve.found) && (
+            <PartFitted
+              round={round}
+              valve={valve}
+              value={inHand.partIn}
+              onChange={(inch) => act({ do: "part", inch })}
+            />
+          )}
         </div>
       </div>
       <span className="flex-1" />

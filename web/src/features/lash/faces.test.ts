@@ -25,6 +25,7 @@ const lash = {
   ],
   changes: [],
   targets: [],
+  preloads: [],
   growth: [],
 } as Schemas["EngineLash"];
 
@@ -77,7 +78,10 @@ describe("the plan during a round", () => {
         valve("2I", { status: "SKIPPED", stop: 2 }),
         valve("2E", { spring: "BROKEN", found: reading(0.02), foundVerdict: "IN" }),
         valve("3E", { found: reading(0.02), foundVerdict: "IN" }),
-        valve("3I", { found: reading(0, { valueIn: undefined, turns: 0.375, form: "TURNS" }) }),
+        valve("3I", {
+          found: reading(0, { valueIn: undefined, turns: 0.375, form: "TURNS" }),
+          preloadTarget: { unit: "TURNS" } as ValveView["preloadTarget"],
+        }),
       ],
     } as Round,
     1,

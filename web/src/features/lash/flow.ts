@@ -1,4 +1,5 @@
 import { nth } from "../../ui/nth";
+import { type LashUnit, unitName } from "../../units/lash";
 import type { Round, ValveView } from "./useRound";
 
 /** What is asked of a person at one valve now. */
@@ -35,6 +36,15 @@ export function nextValve(round: Round, after: number): number | undefined {
   const todo = order.filter((i) => nth(round.valves, i).status !== "SKIPPED");
   const pick = [unread, todo, order].find((list) => list.length > 0) ?? [];
   return pick.find((i) => i > after) ?? pick[0];
+}
+
+/** What fills the box of a valve: its unit, or what of it is measured where nothing turns. */
+export function enteredIn(round: Round, valve: ValveView, step: Step, unit: LashUnit): string {
+  if (!valve.preloadTarget) return unitName(unit);
+  if (valve.preloadTarget.unit === "TURNS") return "turns back to zero lash";
+  const size = unit === "mm" ? "mm" : "in";
+  if (step === "FOUND" || step === "SURE") return `${size}: the length at zero lash`;
+  return `${size}: the ${round.adjuster === "PEDESTAL_SHIM" ? "shim" : "pushrod"} fitted`;
 }
 
 /** What Enter on an empty box means at each step. */

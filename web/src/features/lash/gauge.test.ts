@@ -1,6 +1,9 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
-import { heardIn, judge, plain } from "./gauge";
+import type { Schemas } from "../../api/client";
+import { heardIn, judge, judgePreload, plain } from "./gauge";
+
+type Target = Schemas["PreloadTarget"];
 
 const STEP_IN = 0.001;
 const lines = readFileSync("../core/src/test/resources/gauge-cases.csv", "utf8").trim().split("\n").slice(1);
@@ -32,5 +35,24 @@ describe("a figure whose answer is still on its way", () => {
   it("turns and what is untouched have no gap of their own", () => {
     expect(heardIn({ form: "TURNS", figure: 0.5 }, STEP_IN)).toBeUndefined();
     expect(heardIn({ form: "SAME" }, STEP_IN)).toBeUndefined();
+  });
+});
+
+const preloads = readFileSync("../core/src/test/resources/preload-cases.csv", "utf8")
+  .trim()
+  .split("\n")
+  .slice(1);
+
+describe("a preload whose answer is still on its way", () => {
+  const target = (from: string, to: string, bottom: string, aboveZero: string) =>
+    ({
+      from: Number(from),
+      to: Number(to),
+      bottom: Number(bottom),
+      aboveZero: aboveZero === "true",
+    }) as Target;
+  it.each(preloads)("is judged as core judges it: %s", (line) => {
+    const [from = "", to = "", bottom = "", aboveZero = "", preload, verdict] = line.split(",");
+    expect(judgePreload(target(from, to, bottom, aboveZero), Number(preload))).toBe(verdict);
   });
 });

@@ -1,5 +1,5 @@
 import type { Parcel, ParcelOf } from "../../outbox/parcel";
-import { heardIn, judge, plain } from "./gauge";
+import { heardIn, judge, judgePreload, plain } from "./gauge";
 import type { Round, ValveView } from "./useRound";
 
 export type RoundParcel = ParcelOf<"reading" | "unread" | "look" | "crank">;
@@ -73,18 +73,25 @@ function read(v: ValveView, p: ParcelOf<"reading">, stepIn: number): ValveView {
     typed: body.typed,
     valueIn,
     turns: body.form === "SAME" ? v.found?.turns : body.form === "TURNS" ? body.figure : undefined,
+    zeroLashIn: body.form === "SAME" ? v.found?.zeroLashIn : body.form === "LENGTH" ? body.figure : undefined,
     partSizeIn: body.partSizeIn,
     hand: body.hand,
     note: body.note,
     takenAt: p.at,
     version: UNANSWERED,
   };
-  const said = v.gauge && valueIn !== undefined ? judge(v.gauge, valueIn) : undefined;
+  const said = judged(v, reading);
   const far = v.gauge && valueIn !== undefined && !body.note && !plain(v.gauge, valueIn);
   const fresh = { ...v, ...NOT_RECKONED, ask: far ? FAR_OFF : undefined };
   return body.phase === "FOUND"
     ? standing({ ...fresh, found: reading, foundVerdict: said, driftIn: undefined, noDrift: undefined })
     : standing({ ...fresh, left: reading, leftVerdict: said });
+}
+
+/** In or out, as far as the screen can say it itself: a length is reckoned by Shim. */
+function judged(v: ValveView, { valueIn, turns }: Reading): ValveView["leftVerdict"] {
+  if (v.gauge && valueIn !== undefined) return judge(v.gauge, valueIn);
+  return v.preloadTarget && turns !== undefined ? judgePreload(v.preloadTarget, turns) : undefined;
 }
 
 function sameFigure(held: Reading, body: ParcelOf<"reading">["body"]): boolean {
@@ -93,6 +100,7 @@ function sameFigure(held: Reading, body: ParcelOf<"reading">["body"]): boolean {
     held.figure === body.figure &&
     held.secondFigure === body.secondFigure &&
     held.feel === body.feel &&
+    held.partSizeIn === body.partSizeIn &&
     held.note === body.note
   );
 }

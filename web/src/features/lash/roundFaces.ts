@@ -3,13 +3,15 @@ import type { Parcel } from "../../outbox/parcel";
 import { homeOf } from "../../outbox/words";
 import type { ValveFace } from "../../plan/ValvePlan";
 import { type LashUnit, lashText } from "../../units/lash";
-import { turnsText } from "./faces";
+import { preloadFigure } from "../../units/preload";
 import type { Round, ValveView } from "./useRound";
 
 function figure(v: ValveView, unit: LashUnit): string {
   const held = v.left ?? v.found;
   if (!held) return "";
-  return held.turns === undefined ? lashText(held.valueIn, unit) : turnsText(held.turns);
+  if (!v.preloadTarget) return lashText(held.valueIn, unit);
+  const preload = v.preload?.preload ?? held.turns;
+  return preload === undefined ? "…" : preloadFigure(preload, v.preloadTarget, unit);
 }
 
 function mark(v: ValveView, notTaken: boolean): ValveFace["mark"] {

@@ -7,7 +7,7 @@ import { nth } from "../../ui/nth";
 import { ofRound, withWaiting } from "./overlay";
 import { type Act, askedNow, EMPTY_HAND, type Ground, type Hand, step } from "./roundFlow";
 import { FakeRound, GAUGE } from "./testRound";
-import type { Round } from "./useRound";
+import type { Round, ValveView } from "./useRound";
 
 /**
  * A person, the outbox and a line that delays, loses and doubles; time is the order of what happens.
@@ -279,6 +279,18 @@ describe("the house rule that leaves alone what is in", () => {
   });
 });
 
+const TURNED: NonNullable<ValveView["preloadTarget"]> = {
+  kind: "INTAKE",
+  unit: "TURNS",
+  from: 0.375,
+  to: 0.625,
+  aim: 0.5,
+  bottom: 1.1,
+  perUnitIn: 0.07,
+  aboveZero: true,
+  ruled: true,
+};
+
 describe("hydraulic lifters", () => {
   it("a turn that would bottom the plunger is refused before it is kept", () => {
     const shim = new FakeRound(2, false);
@@ -286,15 +298,59 @@ describe("hydraulic lifters", () => {
     const round = { ...view, hydraulic: true } as Round;
     const found = { id: "f", form: "TURNS" as const, turns: 0.25, hand: "KV", takenAt: "", version: 0 };
     round.valves = [
-      { ...nth(round.valves, 0), gauge: undefined, found, bottomTurns: 1.1 },
+      { ...nth(round.valves, 0), gauge: undefined, found, preloadTarget: TURNED },
       nth(round.valves, 1),
     ];
     const ground = { hand: "KV", unit: "thou" as const, newId: () => "n", now: () => "" };
     const typed = (text: string) =>
       step(step(EMPTY_HAND, { do: "type", text }, round, ground).hand, { do: "enter" }, round, ground);
-    expect(typed("2").hand.trouble).toContain("would bottom the plunger");
+    expect(typed("2").hand.trouble).toContain("bottom the plunger");
+    expect(typed("0").hand.trouble).toContain("above zero");
     expect(typed("2").keep).toEqual([]);
     expect(typed("1/2").keep).toMatchObject([{ body: { form: "TURNS", figure: 0.5, phase: "LEFT" } }]);
+  });
+});
+
+describe("a hydraulic valve where nothing turns", () => {
+  const shim = new FakeRound(2, false);
+  const view = { ...shim.view(), hydraulic: true, adjuster: "PUSHROD_LENGTH" } as Round;
+  const target = { ...TURNED, unit: "INCH" as const, from: 0.025, to: 0.06, bottom: 0.08, perUnitIn: 1 };
+  const first = { ...nth(view.valves, 0), gauge: undefined, target: undefined, preloadTarget: target };
+  const ground = { hand: "KV", unit: "mm" as const, newId: () => "n", now: () => "" };
+  const typed = (text: string, valve: ValveView) => {
+    const round = { ...view, valves: [valve, nth(view.valves, 1)] };
+    const hand = step(EMPTY_HAND, { do: "type", text }, round, ground).hand;
+    return step(hand, { do: "enter" }, round, ground);
+  };
+  const found = {
+    id: "f",
+    form: "LENGTH" as const,
+    zeroLashIn: 7.85,
+    hand: "KV",
+    takenAt: "",
+    version: 0,
+  };
+
+  it("is measured as a length at zero lash", () => {
+    const { keep } = typed("199,39", first);
+    expect(keep).toMatchObject([{ body: { form: "LENGTH", phase: "FOUND", typed: "199,39" } }]);
+    expect((nth(keep, 0) as { body: { figure: number } }).body.figure).toBeCloseTo(7.85, 4);
+    expect(typed("1/2", first).hand.trouble).toContain("no length at zero lash");
+  });
+
+  it("is left with the part that went in, whatever was measured", () => {
+    const left = typed("200.66", { ...first, found, foundVerdict: "SHALLOW", status: "FOUND" });
+    expect(left.keep).toMatchObject([{ body: { form: "LENGTH", phase: "LEFT", figure: 7.85 } }]);
+    expect((nth(left.keep, 0) as { body: { partSizeIn: number } }).body.partSizeIn).toBeCloseTo(7.9, 4);
+  });
+
+  it("is not left as found where the plunger is at its end", () => {
+    const round = {
+      ...view,
+      crankDeg: nth(view.plan.stops, 0).crankDeg,
+      valves: [{ ...first, found, foundVerdict: "BOTTOMED" as const, status: "FOUND" as const }],
+    };
+    expect(step(EMPTY_HAND, { do: "enter" }, round, ground).hand.trouble).toContain("bottom the plunger");
   });
 });
 

@@ -1,8 +1,9 @@
 import type { Schemas } from "../../api/client";
 import type { Contents } from "../../outbox/parcel";
 import { nth } from "../../ui/nth";
-import { type LashUnit, readGap, readTurns, type Typed } from "../../units/lash";
+import { type LashUnit, readGap, readSize, readTurns, type Typed } from "../../units/lash";
 import { measuresFirst, nextValve, type Step, stepOf } from "./flow";
+import { judgePreload, refusedAsLeft } from "./gauge";
 import { type RoundParcel, UNANSWERED, withWaiting } from "./overlay";
 import type { Phase, Round, ValveView } from "./useRound";
 
@@ -153,6 +154,8 @@ function emptyEnter(hand: Hand, round: Round, valve: ValveView, ground: Ground):
     return kept(hand, round, valve, ground, "FOUND", { ...again, note: "read again: it is so" }, false);
   }
   if (asked === "LEFT") {
+    const refused = refusal(valve, valve.foundVerdict);
+    if (refused) return just({ ...hand, trouble: refused });
     const out = valve.foundVerdict !== undefined && valve.foundVerdict !== "IN";
     if (out && !hand.sureOut) return just({ ...hand, sureOut: true });
     return kept(hand, round, valve, ground, "LEFT", { form: "SAME" }, false);
@@ -172,6 +175,8 @@ function said(read: Typed, text: string): Said | string {
       return { form: "LEAF", figure: read.leafIn, feel: read.feel, typed: text };
     case "turns":
       return { form: "TURNS", figure: read.turns, typed: text };
+    case "length":
+      return { form: "LENGTH", figure: read.inch, typed: text };
     case "empty":
       return "a figure, please";
     case "unclear":
@@ -181,16 +186,29 @@ function said(read: Typed, text: string): Said | string {
 
 function figure(hand: Hand, round: Round, valve: ValveView, ground: Ground, leaves: boolean): Outcome {
   const text = hand.text.trim();
-  const what = said(round.hydraulic ? readTurns(text) : readGap(text, ground.unit), text);
-  if (typeof what === "string") return just({ ...hand, trouble: what });
   const phase = phaseOf(askedNow(hand, valve));
-  const bottom = valve.bottomTurns;
-  if (what.form === "TURNS" && phase === "LEFT" && bottom !== undefined && (what.figure ?? 0) >= bottom) {
-    const words = `${text} turns would bottom the plunger and hold the valve open: it has ${bottom.toFixed(2)}`;
-    return just({ ...hand, trouble: words });
+  const what = said(readAs(valve, phase, text, ground.unit), text);
+  if (typeof what === "string") return just({ ...hand, trouble: what });
+  const target = valve.preloadTarget;
+  if (what.form === "TURNS" && phase === "LEFT" && target) {
+    const refused = refusal(valve, judgePreload(target, what.figure ?? 0));
+    if (refused) return just({ ...hand, trouble: refused });
   }
-  return kept(hand, round, valve, ground, phase, what, leaves);
+  // Measured once at zero lash; as left is which part went in.
+  const fitted = what.form === "LENGTH" && phase === "LEFT";
+  const entry = fitted ? { ...what, figure: valve.found?.zeroLashIn, partSizeIn: what.figure } : what;
+  return kept(hand, round, valve, ground, phase, entry, leaves);
 }
+
+/** What is typed at a valve: a gap, turns, or where nothing turns a length and then a part. */
+function readAs(valve: ValveView, phase: Phase, text: string, unit: LashUnit): Typed {
+  if (!valve.preloadTarget) return readGap(text, unit);
+  if (valve.preloadTarget.unit === "TURNS") return readTurns(text);
+  return readSize(text, unit, phase === "FOUND" ? "length at zero lash" : "size");
+}
+
+const refusal = (valve: ValveView, verdict: ValveView["leftVerdict"]) =>
+  valve.preloadTarget && verdict && refusedAsLeft(valve.preloadTarget, verdict);
 
 /** Keeps a figure; a valve that was put off no longer is. */
 function kept(

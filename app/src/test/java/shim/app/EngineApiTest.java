@@ -80,12 +80,12 @@ class EngineApiTest extends ApiTest {
             "{\"sheet\":" + V8 + ",\"state\":\"COLD\",\"grownIntakeIn\":[-0.005,-0.005]}");
     assertThat(target)
         .bodyJson()
-        .extractingPath("$[*].targetIn")
+        .extractingPath("$.targets[*].targetIn")
         .asArray()
         .satisfies(t -> assertThat(((Number) t[0]).doubleValue()).isCloseTo(0.013, within(1e-9)));
     assertThat(target)
         .bodyJson()
-        .extractingPath("$[*].from.code")
+        .extractingPath("$.targets[*].from.code")
         .isEqualTo(List.of("TARGET.OWN_GROWTH", "TARGET.TABLE_ALUMINIUM_HEADS"));
   }
 

@@ -46,6 +46,16 @@ class RoundKindsApiTest extends ApiTest {
         .formatted(valve, figure, figure, sizeIn);
   }
 
+  private String text(String round, String path) {
+    String[] found = new String[1];
+    assertThat(get("/api/rounds/" + round))
+        .bodyJson()
+        .extractingPath(path)
+        .asArray()
+        .satisfies(a -> found[0] = String.valueOf(a[0]));
+    return found[0];
+  }
+
   private double number(String round, String path) {
     double[] found = new double[1];
     assertThat(get("/api/rounds/" + round))
@@ -64,10 +74,14 @@ class RoundKindsApiTest extends ApiTest {
                 + "\"adjuster\":\"FULCRUM_NUT\",\"thread\":\"3/8-24\",\"plungerTravelIn\":0.08,"
                 + "\"preloadTurns\":0.5");
     String round = begin(engine, "COLD", 1);
+    assertThat(get("/api/engines/" + engine + "/lash-targets?state=COLD"))
+        .bodyJson()
+        .extractingPath("$.none[*].code")
+        .isEqualTo(List.of("NO_TARGET.HYDRAULIC"));
     read(round, turns("1I", "FOUND", "0.25"));
     assertThat(get("/api/rounds/" + round))
         .bodyJson()
-        .extractingPath("$.valves[?(@.position=='1I')].preload.changeTurns")
+        .extractingPath("$.valves[?(@.position=='1I')].preload.change")
         .asArray()
         .containsExactly(0.25);
     assertThat(put(reading(round), turns("1I", "LEFT", "1.5")))
@@ -85,7 +99,7 @@ class RoundKindsApiTest extends ApiTest {
         .isEqualTo(List.of("ROUND.SEEN"));
     assertThat(get("/api/engines/" + engine + "/lash-history"))
         .bodyJson()
-        .extractingPath("$.valves[?(@.position=='1I')].points[0].leftTurns")
+        .extractingPath("$.valves[?(@.position=='1I')].points[0].leftPreload")
         .asArray()
         .containsExactly(0.5);
     assertThat(put(reading(round), entry("1E", "FOUND", "0.018", "null")))
@@ -94,6 +108,68 @@ class RoundKindsApiTest extends ApiTest {
         .extractingPath("$.detail")
         .asString()
         .contains("turns back to zero lash");
+  }
+
+  private static final String FIXED =
+      "\"lifter\":\"FLAT_HYDRAULIC\",\"rocker\":\"PEDESTAL\",\"ratioIntake\":1.5,"
+          + "\"adjuster\":\"PUSHROD_LENGTH\",\"plungerTravelIn\":0.08,"
+          + "\"partsIn\":\"7.850 7.875 7.900 7.925 7.950\",\"partIntakeIn\":7.85,"
+          + "\"partExhaustIn\":7.85,\"preload\":{\"fromIn\":0.025,\"toIn\":0.06}";
+
+  private static String length(String valve, String phase, String zeroLash, String fitted) {
+    return "{\"valve\":\"%s\",\"phase\":\"%s\",\"form\":\"LENGTH\",\"figure\":%s,\"partSizeIn\":%s,\"hand\":\"MO\"}"
+        .formatted(valve, phase, zeroLash, fitted);
+  }
+
+  /** Measured once at zero lash; what goes in then is judged as strictly as a lash. */
+  @Test
+  void aHydraulicValveWhereNothingTurnsIsSetByLength() {
+    String round = begin(with(FIXED), "COLD", 1);
+    read(round, length("1I", "FOUND", "7.850", "null"));
+    String at = "$.valves[?(@.position=='1I')].";
+    assertThat(text(round, at + "foundVerdict")).isEqualTo("NO_PRELOAD");
+    assertThat(number(round, at + "preload.parts.wantedSizeIn")).isCloseTo(7.8925, within(1e-9));
+    assertThat(number(round, at + "preload.parts.sizes[0].sizeIn")).isEqualTo(7.9);
+    assertThat(put(reading(round), length("1I", "LEFT", "7.850", "7.950")))
+        .hasStatus(422)
+        .bodyJson()
+        .extractingPath("$.detail")
+        .asString()
+        .contains("1I: ", "would bottom");
+    assertThat(put(reading(round), length("1I", "LEFT", "7.850", "null"))).hasStatus(422);
+    assertThat(put(reading(round), length("1E", "FOUND", "1e300", "null"))).hasStatus(422);
+    assertThat(put(reading(round), turns("1E", "FOUND", "0.5")))
+        .hasStatus(422)
+        .bodyJson()
+        .extractingPath("$.detail")
+        .asString()
+        .contains("nothing turns here");
+    read(round, length("1I", "LEFT", "7.850", "7.900"));
+    assertThat(text(round, at + "leftVerdict")).isEqualTo("IN");
+    assertThat(number(round, at + "preload.preload")).isCloseTo(0.050, within(1e-9));
+  }
+
+  /** Signed while a valve stands without preload, against the rule of its class. */
+  @Test
+  void theClassRuleRefusesASignatureWhileAValveHasNoPreload() {
+    String rule =
+        """
+        "use":{"classRules":[{"rule":"above zero","source":"7.1","holds":"PRELOAD_ABOVE_ZERO"}]},
+        "rules\"""";
+    String engine = engine(V8.replace(DRIVE, FIXED).replace("\"rules\"", rule));
+    String round = begin(engine, "COLD", 1);
+    read(round, length("1I", "FOUND", "7.850", "null"));
+    String signature = "{\"initials\":\"MO\",\"rulesChecked\":[\"above zero\"]}";
+    assertThat(put("/api/rounds/" + round + "/signature", signature))
+        .hasStatus(422)
+        .bodyJson()
+        .extractingPath("$.detail")
+        .asString()
+        .contains("1I: the class rule asks for preload above zero");
+    String same = "{\"valve\":\"1I\",\"phase\":\"LEFT\",\"form\":\"SAME\",\"hand\":\"MO\"}";
+    assertThat(put(reading(round), same)).as("left as found is left").hasStatus(422);
+    read(round, length("1I", "LEFT", "7.850", "7.875"));
+    assertThat(put("/api/rounds/" + round + "/signature", signature)).hasStatusOk();
   }
 
   @Test
@@ -144,7 +220,7 @@ class RoundKindsApiTest extends ApiTest {
         .isEqualTo(8);
     assertThat(get("/api/engines/" + engine + "/lash-targets?state=COLD"))
         .bodyJson()
-        .extractingPath("$[*].targetIn")
+        .extractingPath("$.targets[*].targetIn")
         .asArray()
         .satisfies(
             t -> {

@@ -8,13 +8,16 @@ import shim.core.engine.EngineSheet.CamSheet;
 import shim.core.engine.EngineSheet.ClassRule;
 import shim.core.engine.EngineSheet.DriveSheet;
 import shim.core.engine.EngineSheet.DurationPoint;
+import shim.core.engine.EngineSheet.Holds;
 import shim.core.engine.EngineSheet.LiftAt;
+import shim.core.engine.EngineSheet.PreloadSheet;
 import shim.core.engine.EngineSheet.RulesSheet;
 import shim.core.engine.EngineSheet.UseSheet;
 import shim.core.engine.HeatState;
 import shim.core.engine.HotColdSchool;
 import shim.core.engine.Lifter;
 import shim.core.engine.Material;
+import shim.core.engine.PreloadSpec;
 import shim.core.engine.Presets;
 import shim.core.engine.Rocker;
 
@@ -143,7 +146,9 @@ final class DemoEngines {
             true,
             false,
             null,
-            true),
+            true,
+            new PreloadSheet(
+                null, null, null, null, PreloadSpec.Use.STANDARD, "the builder", null, null)),
         new BottomEnd(4.000, 3.250, 5.900, Material.IRON, Material.ALUMINIUM, 32.0),
         new CamSheet(
             "NV-7",
@@ -166,7 +171,10 @@ final class DemoEngines {
             null,
             List.of(
                 new ClassRule(
-                    "hydraulic preload must be above zero", "series rules 7.1", "2026-03-12"))));
+                    "hydraulic preload must be above zero",
+                    "series rules 7.1",
+                    "2026-03-12",
+                    Holds.PRELOAD_ABOVE_ZERO))));
   }
 
   /** Fixed rockers: lash is set by pushrod length. */

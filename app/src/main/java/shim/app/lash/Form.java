@@ -6,6 +6,8 @@ public enum Form {
   GO_NO_GO,
   LEAF,
   TURNS,
+  /** Hydraulic, where nothing turns: length of the pushrod at zero lash. */
+  LENGTH,
   /** As left is as found: nothing was touched. */
   SAME
 }

@@ -11,7 +11,7 @@ import shim.core.engine.Engine;
 import shim.core.engine.Position;
 import shim.core.lash.Growth;
 import shim.core.lash.LashRecord;
-import shim.core.lash.LashTarget;
+import shim.core.lash.LashVerdict;
 import shim.core.lash.ValveAtHand;
 
 /** An engine's rounds as the drift analysis takes them. */
@@ -72,7 +72,7 @@ public class LashBook {
         .filter(
             v ->
                 v.status() != ValveAtHand.Status.DONE
-                    || v.leftVerdict() != null && v.leftVerdict() != LashTarget.Verdict.IN)
+                    || v.leftVerdict() != null && v.leftVerdict() != LashVerdict.IN)
         .map(RoundView.ValveView::position)
         .toList();
   }

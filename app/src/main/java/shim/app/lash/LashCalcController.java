@@ -19,7 +19,7 @@ import shim.core.engine.EngineSheet;
 import shim.core.engine.HeatState;
 import shim.core.engine.ValveKind;
 import shim.core.lash.Growth;
-import shim.core.lash.LashTarget;
+import shim.core.lash.LashWanted;
 import shim.core.lash.Turn;
 import shim.core.stats.Robust;
 
@@ -52,7 +52,7 @@ class LashCalcController {
   record TurnAnswer(Turn turn, double lashPerTurnIn, double plungerPerTurnIn) {}
 
   @PostMapping("/api/calc/lash-target")
-  List<LashTarget> target(@RequestBody TargetRequest request) {
+  LashWanted target(@RequestBody TargetRequest request) {
     Engine engine = Engines.reading(request.sheet());
     Map<ValveKind, Robust.Mean> grown = new EnumMap<>(ValveKind.class);
     if (request.grownIntakeIn() != null && !request.grownIntakeIn().isEmpty()) {
@@ -61,7 +61,7 @@ class LashCalcController {
     if (request.grownExhaustIn() != null && !request.grownExhaustIn().isEmpty()) {
       grown.put(ValveKind.EXHAUST, Robust.Mean.of(request.grownExhaustIn()));
     }
-    return LashTarget.both(engine, request.state(), new Growth(grown));
+    return LashWanted.of(engine, request.state(), new Growth(grown));
   }
 
   @PostMapping("/api/calc/turn")

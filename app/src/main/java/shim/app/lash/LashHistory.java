@@ -29,6 +29,9 @@ import shim.core.engine.ValveKind;
 import shim.core.lash.Growth;
 import shim.core.lash.LashRecord;
 import shim.core.lash.LashTarget;
+import shim.core.lash.LashVerdict;
+import shim.core.lash.LashWanted;
+import shim.core.lash.PreloadTarget;
 import shim.core.lash.ValveAtHand;
 import shim.core.lash.ValveHistory;
 import shim.core.lash.WrittenRound.Phase;
@@ -73,17 +76,23 @@ class LashHistory {
       int read,
       int valves) {}
 
-  /** One visit to one valve; inch and engine hours. */
+  /**
+   * One visit to one valve; inch and engine hours.
+   *
+   * @param foundPreload of a hydraulic lifter, in the unit of its target
+   * @param preloadDrift that less how it was left last time in the same state
+   */
   record Point(
       double engineHours,
       HeatState state,
       @Nullable Double foundIn,
       @Nullable Double leftIn,
       @Nullable Double driftIn,
-      @Nullable Double foundTurns,
-      @Nullable Double leftTurns,
-      LashTarget.@Nullable Verdict foundVerdict,
-      LashTarget.@Nullable Verdict leftVerdict,
+      @Nullable Double foundPreload,
+      @Nullable Double leftPreload,
+      @Nullable Double preloadDrift,
+      @Nullable LashVerdict foundVerdict,
+      @Nullable LashVerdict leftVerdict,
       Instant at) {}
 
   /** One valve's life. */
@@ -107,6 +116,7 @@ class LashHistory {
       List<ValveLash> valves,
       List<ChangeLine> changes,
       List<LashTarget> targets,
+      List<PreloadTarget> preloads,
       List<GrowthLine> growth) {}
 
   /** A valve that may be set where the crank stands, with its slack in crank degrees. */
@@ -155,17 +165,18 @@ class LashHistory {
     ValveHistory history = record.history();
     Growth growth = Growth.of(history, engine.layout().positions());
     List<LashTarget> targets = new ArrayList<>();
-    if (!engine.drive().lifter().hydraulic()) {
-      for (HeatState state : HeatState.values()) {
-        targets.addAll(LashTarget.both(engine, state, growth));
-      }
+    for (HeatState state : HeatState.values()) {
+      targets.addAll(LashWanted.of(engine, state, growth).targets());
     }
+    List<PreloadTarget> preloads = PreloadTarget.both(engine.drive());
+    Judge judge = new Judge(engine, record, history, targets, preloads);
     List<ValveLash> valves =
-        engine.layout().positions().stream().map(p -> valve(record, history, targets, p)).toList();
+        engine.layout().positions().stream().map(p -> new ValveLash(p, judge.points(p))).toList();
     return new EngineLash(
         valves,
         changes.findByEngineIdOrderByChangedAt(engineId).stream().map(LashHistory::line).toList(),
         targets,
+        preloads,
         growth.byKind().entrySet().stream()
             .map(
                 e ->
@@ -179,49 +190,69 @@ class LashHistory {
     return new ChangeLine(c.id, c.part, c.positions(), c.engineHours, c.changedAt, c.hand, c.note);
   }
 
-  private static ValveLash valve(
-      LashRecord record, ValveHistory history, List<LashTarget> targets, Position p) {
-    List<Point> points =
-        history.visits(p).stream()
-            .sorted(Comparator.comparingLong(ValveHistory.Visit::order))
-            .map(v -> point(record.turns(p, v.order()), history, targets, v))
-            .toList();
-    return new ValveLash(p, points);
-  }
-
-  private static Point point(
-      LashRecord.Turns turns,
+  /** Judges what was read at each visit by what is wanted today. */
+  private record Judge(
+      Engine engine,
+      LashRecord record,
       ValveHistory history,
       List<LashTarget> targets,
-      ValveHistory.Visit v) {
-    Double drift = null;
-    if (v.foundIn() != null
-        && history.drift(v.position(), v.state(), v.order(), v.engineHours(), v.foundIn())
-            instanceof ValveHistory.Drift.Known moved) {
-      drift = moved.driftIn();
+      List<PreloadTarget> preloads) {
+    List<Point> points(Position p) {
+      return history.visits(p).stream()
+          .sorted(Comparator.comparingLong(ValveHistory.Visit::order))
+          .map(this::point)
+          .toList();
     }
-    return new Point(
-        v.engineHours(),
-        v.state(),
-        v.foundIn(),
-        v.leftIn(),
-        drift,
-        Maybe.orNull(turns.found()),
-        Maybe.orNull(turns.left()),
-        judge(targets, v, v.foundIn()),
-        judge(targets, v, v.leftIn()),
-        Instant.ofEpochMilli(v.order()));
-  }
 
-  private static LashTarget.@Nullable Verdict judge(
-      List<LashTarget> targets, ValveHistory.Visit v, @Nullable Double lashIn) {
-    return lashIn == null
-        ? null
-        : targets.stream()
-            .filter(t -> t.state() == v.state() && t.kind() == v.position().kind())
+    private Point point(ValveHistory.Visit v) {
+      LashRecord.Preloads preload = record.preloads(engine.drive(), v.position(), v.order());
+      Double drift = null;
+      if (v.foundIn() != null
+          && history.drift(v.position(), v.state(), v.order(), v.engineHours(), v.foundIn())
+              instanceof ValveHistory.Drift.Known moved) {
+        drift = moved.driftIn();
+      }
+      Double found = Maybe.orNull(preload.found());
+      Double left = Maybe.orNull(preload.left());
+      return new Point(
+          v.engineHours(),
+          v.state(),
+          v.foundIn(),
+          v.leftIn(),
+          drift,
+          found,
+          left,
+          found == null ? null : preloadDrift(v, found),
+          verdict(v, v.foundIn(), found),
+          verdict(v, v.leftIn(), left),
+          Instant.ofEpochMilli(v.order()));
+    }
+
+    private @Nullable Double preloadDrift(ValveHistory.Visit v, double found) {
+      return record
+          .preloadBefore(engine.drive(), v.position(), v.state(), v.order())
+          .map(b -> found - b.preload())
+          .orElse(null);
+    }
+
+    private @Nullable LashVerdict verdict(
+        ValveHistory.Visit v, @Nullable Double lashIn, @Nullable Double preload) {
+      ValveKind kind = v.position().kind();
+      if (lashIn != null) {
+        return targets.stream()
+            .filter(t -> t.state() == v.state() && t.kind() == kind)
             .findFirst()
             .map(t -> t.judge(lashIn))
             .orElse(null);
+      }
+      return preload == null
+          ? null
+          : preloads.stream()
+              .filter(t -> t.kind() == kind)
+              .findFirst()
+              .map(t -> t.judge(preload))
+              .orElse(null);
+    }
   }
 
   PastStop pastStop(UUID id, double crankDeg, double missedDeg) {

@@ -65,6 +65,7 @@ class LashPast {
         r.phase,
         Optional.ofNullable(r.reading(step)),
         r.form == Form.TURNS ? Maybe.of(r.figure) : OptionalDouble.empty(),
+        r.form == Form.LENGTH ? Maybe.of(r.figure) : OptionalDouble.empty(),
         r.form == Form.SAME,
         Maybe.of(r.partSizeIn),
         r.takenAt.toEpochMilli());

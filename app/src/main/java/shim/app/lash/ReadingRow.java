@@ -19,7 +19,10 @@ import shim.core.lash.WrittenRound.Phase;
 /** One reading at one valve, as typed. */
 @Entity
 @Audited
-@SQLRestriction("form in ('TURNS', 'SAME') or (figure >= 0 and figure < 1)")
+@SQLRestriction(
+    "form in ('TURNS', 'SAME') or "
+        + "(form = 'LENGTH' and figure >= 2 and figure <= 16) or "
+        + "(form <> 'LENGTH' and figure >= 0 and figure < 1)")
 @Table(name = "lash_reading")
 class ReadingRow {
   @Id UUID id;
@@ -100,14 +103,14 @@ class ReadingRow {
         && Objects.equals(note, e.note());
   }
 
-  /** The gap it stands for; null where it is turns, or the same as found. */
+  /** The gap it stands for; null of a hydraulic valve, or where it is the same as found. */
   @Nullable Reading reading(double stepIn) {
     double first = figure == null ? Double.NaN : figure;
     return switch (form) {
       case FIGURE -> new Reading.Figure(first, stepIn);
       case GO_NO_GO -> new Reading.GoNoGo(first, secondFigure == null ? Double.NaN : secondFigure);
       case LEAF -> new Reading.Leaf(first, feel == null ? Reading.Feel.RIGHT : feel, stepIn);
-      case TURNS, SAME -> null;
+      case TURNS, LENGTH, SAME -> null;
     };
   }
 }

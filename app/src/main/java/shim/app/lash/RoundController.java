@@ -19,7 +19,7 @@ import shim.app.http.Refusal;
 import shim.app.record.Because;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
-import shim.core.lash.LashTarget;
+import shim.core.lash.LashWanted;
 
 /** The lash round. An entry answers with what it changed in the round. */
 @RestController
@@ -86,7 +86,7 @@ class RoundController {
 
   @PutMapping("/api/rounds/{id}/signature")
   RoundView sign(@PathVariable UUID id, @RequestBody Rounds.SignOff signature) {
-    rounds.sign(id, signature, null);
+    rounds.signOff(id, signature);
     return reader.view(id);
   }
 
@@ -117,8 +117,8 @@ class RoundController {
   }
 
   @GetMapping("/api/engines/{id}/lash-targets")
-  List<LashTarget> targets(@PathVariable UUID id, @RequestParam HeatState state) {
-    return reader.targets(id, state);
+  LashWanted targets(@PathVariable UUID id, @RequestParam HeatState state) {
+    return reader.wanted(id, state);
   }
 
   @PutMapping("/api/chain-changes/{id}")

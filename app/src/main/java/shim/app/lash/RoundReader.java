@@ -25,8 +25,9 @@ import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.engine.SheetCheck;
 import shim.core.lash.Growth;
+import shim.core.lash.LashException;
 import shim.core.lash.LashRecord;
-import shim.core.lash.LashTarget;
+import shim.core.lash.LashWanted;
 import shim.core.lash.RoundStory;
 import shim.core.lash.ShimSwaps;
 import shim.core.lash.ValveAtHand;
@@ -134,6 +135,24 @@ class RoundReader {
         valves(round, engine, plan(round, engine), of));
   }
 
+  /** Refuses how a valve was just left, where no valve may be left so. */
+  void refuseAsLeft(UUID roundId, Position valve) {
+    change(roundId, valve::equals).valves().stream()
+        .filter(v -> v.left() != null)
+        .forEach(RoundReader::refuseAsItStands);
+  }
+
+  /** Refuses a hydraulic valve that bottoms its plunger, or has no preload against a rule. */
+  static void refuseAsItStands(RoundView.ValveView v) {
+    if (v.preload() != null && v.preloadTarget() != null) {
+      try {
+        v.preloadTarget().refuseAsLeft(v.preload().preload());
+      } catch (LashException e) {
+        throw Refusal.invalid("valve", v.position() + ": " + e.getMessage());
+      }
+    }
+  }
+
   /** What the round says by itself. */
   RoundStory story(RoundView round) {
     return RoundStory.of(lines(round.valves()));
@@ -203,9 +222,16 @@ class RoundReader {
               v.left() != null,
               v.left() == null ? null : v.left().valueIn(),
               v.driftIn(),
+              left(v),
               finding(v)));
     }
     return lines;
+  }
+
+  private static RoundStory.@Nullable PreloadLeft left(RoundView.ValveView v) {
+    return v.left() == null || v.preload() == null || v.preloadTarget() == null
+        ? null
+        : new RoundStory.PreloadLeft(v.preloadTarget(), v.preload().preload());
   }
 
   private static @Nullable String finding(RoundView.ValveView v) {
@@ -231,11 +257,11 @@ class RoundReader {
         : Optional.of(new ShimSwaps.Measured(v.position(), v.partNowIn(), found, v.target()));
   }
 
-  /** Target and floor of every valve for a state, as a blank sheet needs them. */
-  List<LashTarget> targets(UUID engineId, HeatState state) {
+  /** What is wanted of the valves in a state, as a blank sheet needs it. */
+  LashWanted wanted(UUID engineId, HeatState state) {
     Engine engine = engines.get(engineId).engine();
     ValveHistory history = past.of(engineId, engine).history();
     Growth growth = Growth.of(history, engine.layout().positions());
-    return LashTarget.both(engine, state, growth);
+    return LashWanted.of(engine, state, growth);
   }
 }

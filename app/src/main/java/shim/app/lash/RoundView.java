@@ -12,8 +12,10 @@ import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.lash.EntryGauge;
 import shim.core.lash.LashTarget;
+import shim.core.lash.LashVerdict;
 import shim.core.lash.PartChoice;
 import shim.core.lash.Preload;
+import shim.core.lash.PreloadTarget;
 import shim.core.lash.Reading;
 import shim.core.lash.Turn;
 import shim.core.lash.ValveAtHand;
@@ -57,7 +59,9 @@ public record RoundView(
   /**
    * A reading as kept.
    *
-   * @param valueIn gap to calculate with, inch; null for turns
+   * @param valueIn gap to calculate with, inch; null of a hydraulic valve
+   * @param turns back to zero lash
+   * @param zeroLashIn pushrod length at zero lash, inch
    * @param version to be named by a correction
    */
   public record ReadingView(
@@ -71,6 +75,7 @@ public record RoundView(
       @Nullable Double lowIn,
       @Nullable Double highIn,
       @Nullable Double turns,
+      @Nullable Double zeroLashIn,
       @Nullable Double partSizeIn,
       String hand,
       @Nullable String note,
@@ -80,11 +85,14 @@ public record RoundView(
   /**
    * One valve.
    *
-   * @param bottomTurns hydraulic: so many turns from zero lash bottom the plunger
+   * @param noTarget why a solid lifter has none
+   * @param preloadTarget of a hydraulic lifter
    * @param gauge bounds for a figure whose answer is still on its way
    * @param lastLeftIn as left last time in the same state, inch
    * @param driftIn found minus that, inch
    * @param noDrift why there is no drift
+   * @param lastPreload as left last time in the same state, in the target's unit
+   * @param preloadDrift found minus that
    * @param partNowIn pushrod or shim now in, inch
    * @param ask a question about the latest figure
    */
@@ -94,19 +102,22 @@ public record RoundView(
       double slackDeg,
       @Nullable LashTarget target,
       @Nullable EntryGauge gauge,
-      @Nullable Double bottomTurns,
+      @Nullable Said noTarget,
+      @Nullable PreloadTarget preloadTarget,
       @Nullable Double lastLeftIn,
       @Nullable Double lastLeftHours,
       @Nullable ReadingView found,
       @Nullable ReadingView left,
       ValveAtHand.Status status,
-      LashTarget.@Nullable Verdict foundVerdict,
-      LashTarget.@Nullable Verdict leftVerdict,
+      @Nullable LashVerdict foundVerdict,
+      @Nullable LashVerdict leftVerdict,
       @Nullable Double driftIn,
       @Nullable Double driftHours,
       @Nullable String noDrift,
       @Nullable Turn turn,
       @Nullable Preload preload,
+      @Nullable Double lastPreload,
+      @Nullable Double preloadDrift,
       @Nullable PartChoice part,
       @Nullable Double partNowIn,
       @Nullable Said ask,

@@ -27,7 +27,6 @@ import shim.core.crank.School;
 import shim.core.engine.Engine;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
-import shim.core.lash.Preload;
 import shim.core.lash.Reading;
 import shim.core.lash.RoundStory;
 import shim.core.lash.WrittenRound.Phase;
@@ -200,7 +199,10 @@ public class Rounds {
     rounds.touch(id);
   }
 
-  /** Keeps a reading as a person enters it at the car: found before left. */
+  /**
+   * Keeps a reading as a person enters it at the car: found before left, and never left with a
+   * preload that no valve may have.
+   */
   void enter(UUID roundId, UUID readingId, ReadingEntry entry) {
     open(roundId);
     if (entry.phase() == Phase.LEFT && held(roundId, entry.valve(), Phase.FOUND).isEmpty()) {
@@ -208,6 +210,7 @@ public class Rounds {
           "phase", "enter as found first: then how " + entry.valve() + " is left");
     }
     read(roundId, readingId, entry, null);
+    reader.refuseAsLeft(roundId, entry.valve());
   }
 
   /** Sets a valve's lash once more in the course of a job, whatever stood there before. */
@@ -218,13 +221,14 @@ public class Rounds {
         before.map(r -> r.id).orElse(readingId),
         before.map(r -> entry.on(r.version, "set again")).orElse(entry),
         takenAt);
+    reader.refuseAsLeft(roundId, entry.valve());
   }
 
   /** Keeps a reading, or a correction of one. */
   public void read(UUID roundId, UUID readingId, ReadingEntry entry, @Nullable Instant takenAt) {
     RoundRow round = open(roundId);
     Engine engine = reader.engine(round);
-    requireSense(engine, roundId, entry);
+    ReadingCheck.require(engine, entry, held(roundId, entry.valve(), Phase.FOUND));
     Optional<ReadingRow> same = readings.findById(readingId);
     if (same.isPresent()) {
       TakenBack.refuseOther(same.get().isAt(roundId, entry));
@@ -278,44 +282,6 @@ public class Rounds {
     return form == Form.SAME ? "as found" : String.valueOf(typed);
   }
 
-  private void requireSense(Engine engine, UUID roundId, ReadingEntry e) {
-    if (!engine.layout().positions().contains(e.valve())) {
-      throw Refusal.invalid("valve", "this engine has no valve " + e.valve());
-    }
-    boolean hydraulic = engine.drive().lifter().hydraulic();
-    if (e.form() == Form.SAME) {
-      requireFound(roundId, e);
-      return;
-    }
-    if (hydraulic != (e.form() == Form.TURNS)) {
-      throw Refusal.invalid(
-          "form",
-          hydraulic
-              ? "a hydraulic valve is read in turns back to zero lash"
-              : "a solid lifter is read as a gap, not in turns");
-    }
-    if (e.figure() == null) {
-      throw Refusal.invalid("figure", "the reading is missing");
-    }
-    if (hydraulic) {
-      Preload found = Preload.of(engine.drive(), e.valve().kind(), e.figure(), 0);
-      if (e.phase() == Phase.LEFT) {
-        Preload.requireTravel(found.foundTravelIn(), found.totalIn(), e.figure());
-      }
-    } else {
-      ReadingRow probe = new ReadingRow(UUID.randomUUID(), roundId);
-      probe.write(e, Instant.EPOCH);
-      probe.reading(engine.rules().feelerStepIn());
-    }
-  }
-
-  private void requireFound(UUID roundId, ReadingEntry e) {
-    boolean found = held(roundId, e.valve(), Phase.FOUND).isPresent();
-    if (e.phase() == Phase.FOUND || !found) {
-      throw Refusal.invalid("form", "enter as found first: there is nothing to leave as found");
-    }
-  }
-
   /** Takes a reading back and says of which valve it was, if it was there; its history stays. */
   public Optional<Position> withdraw(
       UUID roundId, UUID readingId, @Nullable String hand, @Nullable String why) {
@@ -358,6 +324,12 @@ public class Rounds {
     Because.of(look.hand(), null);
     looks.saveAndFlush(row);
     rounds.touch(roundId);
+  }
+
+  /** A person's signature now: refused where a preload stands as none may. */
+  void signOff(UUID id, SignOff signature) {
+    reader.view(open(id)).valves().forEach(RoundReader::refuseAsItStands);
+    sign(id, signature, null);
   }
 
   /** Signs the round off and keeps what Shim said that day. */

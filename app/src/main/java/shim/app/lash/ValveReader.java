@@ -4,10 +4,9 @@ import java.util.Optional;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import shim.app.record.Maybe;
-import shim.core.engine.Engine;
 import shim.core.engine.Position;
 import shim.core.lash.EntryGauge;
-import shim.core.lash.Preload;
+import shim.core.lash.LashRecord;
 import shim.core.lash.Reading;
 import shim.core.lash.ValveAtHand;
 import shim.core.lash.ValveHistory;
@@ -27,7 +26,6 @@ final class ValveReader {
       @Nullable ReadingRow foundRow,
       @Nullable ReadingRow leftRow,
       @Nullable LookRow look) {
-    Engine engine = round.engine();
     RoundView.ReadingView found = foundRow == null ? null : reading(foundRow, null);
     RoundView.ReadingView left = leftRow == null ? null : reading(leftRow, found);
     ValveAtHand v = ValveAtHand.of(round, p, read(found), read(left), look != null && look.skipped);
@@ -38,9 +36,13 @@ final class ValveReader {
         slackDeg,
         v.target().orElse(null),
         v.target().map(EntryGauge::of).orElse(null),
-        v.target().isPresent() ? null : Preload.bottomTurns(engine.drive(), p.kind()).orElse(null),
+        v.noTarget().orElse(null),
+        v.preloadTarget().orElse(null),
         or(v.last(), ValveHistory.Visit::leftIn),
-        or(v.last(), ValveHistory.Visit::engineHours),
+        v.last()
+            .map(ValveHistory.Visit::engineHours)
+            .or(() -> v.preloadBefore().map(LashRecord.LeftBefore::engineHours))
+            .orElse(null),
         found,
         left,
         v.status(),
@@ -51,6 +53,8 @@ final class ValveReader {
         or(as(v.drift(), ValveHistory.Drift.None.class), ValveHistory.Drift.None::why),
         v.turn().orElse(null),
         v.preload().orElse(null),
+        or(v.preloadBefore(), LashRecord.LeftBefore::preload),
+        v.preloadDrift().orElse(null),
         v.part().orElse(null),
         v.partNowIn().orElse(null),
         v.ask().orElse(null),
@@ -73,6 +77,7 @@ final class ValveReader {
         : new ValveAtHand.Read(
             Maybe.of(r.valueIn()),
             Maybe.of(r.turns()),
+            Maybe.of(r.zeroLashIn()),
             Maybe.of(r.partSizeIn()),
             r.note() != null && !r.note().isBlank());
   }
@@ -91,6 +96,7 @@ final class ValveReader {
         same != null ? same.lowIn() : gap == null ? null : Double.valueOf(gap.lowIn()),
         same != null ? same.highIn() : gap == null ? null : Double.valueOf(gap.highIn()),
         same != null ? same.turns() : r.form == Form.TURNS ? r.figure : null,
+        same != null ? same.zeroLashIn() : r.form == Form.LENGTH ? r.figure : null,
         r.partSizeIn,
         r.hand,
         r.note,

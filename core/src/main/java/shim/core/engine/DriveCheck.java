@@ -16,7 +16,10 @@ final class DriveCheck {
     this.problems = problems;
   }
 
-  Optional<Engine.Drive> read(@Nullable DriveSheet sheet) {
+  /**
+   * @param preloadRuled a class rule asks for preload above zero
+   */
+  Optional<Engine.Drive> read(@Nullable DriveSheet sheet, boolean preloadRuled) {
     if (sheet == null || sheet.lifter() == null) {
       problems.missing("drive.lifter", "choose what kind of lifter it has");
       return Optional.empty();
@@ -41,7 +44,10 @@ final class DriveCheck {
             ? Optional.of(1.0)
             : sheet.ratioExhaust() == null ? intake : ratio("Exhaust", sheet.ratioExhaust());
     AdjusterThread thread = thread(sheet, adjuster);
-    hydraulic(sheet, lifter);
+    Optional<PreloadSpec> preload =
+        lifter.hydraulic()
+            ? new PreloadCheck(problems, sheet, preloadRuled).read(adjuster)
+            : Optional.empty();
     List<Double> parts = parts(sheet, adjuster);
     part("drive.partIntakeIn", sheet.partIntakeIn(), adjuster);
     part("drive.partExhaustIn", sheet.partExhaustIn(), adjuster);
@@ -58,7 +64,7 @@ final class DriveCheck {
             adjuster,
             thread,
             sheet.plungerTravelIn(),
-            sheet.preloadTurns(),
+            preload.orElse(null),
             parts,
             sheet.partIntakeIn(),
             sheet.partExhaustIn()));
@@ -96,16 +102,6 @@ final class DriveCheck {
           sheet.thread());
     }
     return thread.orElse(null);
-  }
-
-  private void hydraulic(DriveSheet sheet, Lifter lifter) {
-    if (!lifter.hydraulic()) {
-      return;
-    }
-    problems.number(
-        "drive.plungerTravelIn", sheet.plungerTravelIn(), "the plunger travel", 0.01, 0.25, "in");
-    problems.number(
-        "drive.preloadTurns", sheet.preloadTurns(), "the preload in turns", 0, 4, "turns");
   }
 
   private List<Double> parts(DriveSheet sheet, Adjuster adjuster) {

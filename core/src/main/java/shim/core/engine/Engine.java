@@ -17,7 +17,7 @@ public record Engine(
    *
    * @param thread adjuster thread; null where nothing is turned
    * @param plungerTravelIn total travel of a hydraulic plunger, inch
-   * @param preloadTurns wanted hydraulic preload, turns of the adjuster
+   * @param preload what a hydraulic lifter's preload should be; null where it has none
    * @param partSizesIn pushrod lengths or shims to be had, inch, ascending
    */
   public record Drive(
@@ -28,7 +28,7 @@ public record Engine(
       Adjuster adjuster,
       @Nullable AdjusterThread thread,
       @Nullable Double plungerTravelIn,
-      @Nullable Double preloadTurns,
+      @Nullable PreloadSpec preload,
       List<Double> partSizesIn,
       @Nullable Double partIntakeIn,
       @Nullable Double partExhaustIn) {

@@ -39,6 +39,7 @@ public record EngineSheet(
    * @param thread adjuster thread by name, {@code 3/8-24}, {@code M8x1}, or a pitch {@code 0.75 mm}
    * @param plungerTravelIn hydraulic lifter's total plunger travel, inch
    * @param preloadTurns wanted preload of a hydraulic lifter, turns of the adjuster from zero lash
+   * @param preload the rest of what its preload should be
    * @param partsIn lengths or shim sizes to be had, inch: {@code 7.800 7.825 7.850}
    * @param partIntakeIn pushrod or shim now in at the intakes, inch
    * @param linkBars lifters tied in pairs
@@ -59,7 +60,64 @@ public record EngineSheet(
       @Nullable Boolean linkBars,
       @Nullable Boolean fixingClampsHead,
       @Nullable String clampNote,
-      @Nullable Boolean intakeOverLifters) {}
+      @Nullable Boolean intakeOverLifters,
+      @Nullable PreloadSheet preload) {
+    /** Without more of the preload than its turns. */
+    public DriveSheet(
+        @Nullable Lifter lifter,
+        @Nullable Rocker rocker,
+        @Nullable Double ratioIntake,
+        @Nullable Double ratioExhaust,
+        @Nullable Adjuster adjuster,
+        @Nullable String thread,
+        @Nullable Double plungerTravelIn,
+        @Nullable Double preloadTurns,
+        @Nullable String partsIn,
+        @Nullable Double partIntakeIn,
+        @Nullable Double partExhaustIn,
+        @Nullable Boolean linkBars,
+        @Nullable Boolean fixingClampsHead,
+        @Nullable String clampNote,
+        @Nullable Boolean intakeOverLifters) {
+      this(
+          lifter,
+          rocker,
+          ratioIntake,
+          ratioExhaust,
+          adjuster,
+          thread,
+          plungerTravelIn,
+          preloadTurns,
+          partsIn,
+          partIntakeIn,
+          partExhaustIn,
+          linkBars,
+          fixingClampsHead,
+          clampNote,
+          intakeOverLifters,
+          null);
+    }
+  }
+
+  /**
+   * How the preload of a hydraulic lifter is judged.
+   *
+   * @param toTurns most preload, where it is a range that begins at the turns wanted
+   * @param toleranceTurns may differ this much each way, where it is one figure; blank takes 1/8
+   * @param fromIn least travel of the plunger where nothing turns, inch; blank takes the middle
+   *     half of it
+   * @param source whose figure it is
+   * @param pushrodIntakeIn length of the pushrods in, inch, where shims under the pedestal set it
+   */
+  public record PreloadSheet(
+      @Nullable Double toTurns,
+      @Nullable Double toleranceTurns,
+      @Nullable Double fromIn,
+      @Nullable Double toIn,
+      PreloadSpec.@Nullable Use use,
+      @Nullable String source,
+      @Nullable Double pushrodIntakeIn,
+      @Nullable Double pushrodExhaustIn) {}
 
   /**
    * @param staticTimingDeg ignition timing at which the rotor points at a lead, crank degrees
@@ -137,6 +195,24 @@ public record EngineSheet(
   public record UseSheet(
       @Nullable String unit, @Nullable Double boostPsi, @Nullable List<ClassRule> classRules) {}
 
-  /** A rule of the class with where and when it was read. */
-  public record ClassRule(@Nullable String rule, @Nullable String source, @Nullable String date) {}
+  /**
+   * A rule of the class with where and when it was read.
+   *
+   * @param holds what of it Shim itself holds the engine to; blank where it only asks
+   */
+  public record ClassRule(
+      @Nullable String rule,
+      @Nullable String source,
+      @Nullable String date,
+      @Nullable Holds holds) {
+    /** Only asked about. */
+    public ClassRule(@Nullable String rule, @Nullable String source, @Nullable String date) {
+      this(rule, source, date, null);
+    }
+  }
+
+  /** A class rule that can be held by figures. */
+  public enum Holds {
+    PRELOAD_ABOVE_ZERO
+  }
 }

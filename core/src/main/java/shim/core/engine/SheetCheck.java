@@ -51,7 +51,8 @@ public final class SheetCheck {
       problems.refuse("name", "80 letters are enough for a name");
     }
     Optional<Layout> layout = new LayoutCheck(problems).read(sheet.layout());
-    Optional<Engine.Drive> drive = new DriveCheck(problems).read(sheet.drive());
+    Optional<Engine.Drive> drive =
+        new DriveCheck(problems).read(sheet.drive(), preloadRuled(sheet.use()));
     bottomEnd(problems, sheet.bottomEnd());
     Engine.LashSpec lash = lash(problems, sheet.cam(), drive);
     Engine.Rules rules = rules(problems, sheet.rules(), sheet.bottomEnd());
@@ -193,6 +194,13 @@ public final class SheetCheck {
     InTolerance inTolerance = r.inTolerance() == null ? InTolerance.ASK : r.inTolerance();
     return new Engine.Rules(
         school, fixed, block, heads, tolerance, step, margin, marks, timing, inTolerance);
+  }
+
+  private static boolean preloadRuled(@Nullable UseSheet use) {
+    return use != null
+        && use.classRules() != null
+        && use.classRules().stream()
+            .anyMatch(r -> r.holds() == EngineSheet.Holds.PRELOAD_ABOVE_ZERO);
   }
 
   private static void use(Problems problems, @Nullable UseSheet use) {

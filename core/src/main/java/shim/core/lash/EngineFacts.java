@@ -13,6 +13,7 @@ import shim.core.engine.CamCard;
 import shim.core.engine.Engine;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
+import shim.core.engine.PreloadSpec;
 import shim.core.engine.ValveKind;
 
 /**
@@ -21,7 +22,8 @@ import shim.core.engine.ValveKind;
  * @param timing events of the cam, null until the card is complete
  * @param lobes intake and exhaust
  * @param windows where each valve is free, bank by bank
- * @param targets lash wanted hot and cold; none for hydraulic lifters
+ * @param targets lash wanted hot and cold; a kind of valve without one is left out
+ * @param preloads wanted of hydraulic lifters
  * @param turns what a turn does at intake and exhaust; none where nothing is turned
  * @param notes what a careful reader of the sheet would add
  */
@@ -30,6 +32,7 @@ public record EngineFacts(
     List<LobeFacts> lobes,
     List<Window> windows,
     List<LashTarget> targets,
+    List<PreloadTarget> preloads,
     List<TurnFacts> turns,
     List<String> notes) {
 
@@ -66,6 +69,7 @@ public record EngineFacts(
     lobes = List.copyOf(lobes);
     windows = List.copyOf(windows);
     targets = List.copyOf(targets);
+    preloads = List.copyOf(preloads);
     turns = List.copyOf(turns);
     notes = List.copyOf(notes);
   }
@@ -77,6 +81,7 @@ public record EngineFacts(
         engine.cam().map(c -> lobes(engine, c)).orElse(List.of()),
         model.map(EngineFacts::windows).orElse(List.of()),
         targets(engine, growth),
+        PreloadTarget.both(engine.drive()),
         turns(engine),
         notes(engine, growth));
   }
@@ -119,11 +124,8 @@ public record EngineFacts(
   }
 
   private static List<LashTarget> targets(Engine engine, Growth growth) {
-    if (engine.drive().lifter().hydraulic()) {
-      return List.of();
-    }
     return Stream.of(HeatState.values())
-        .flatMap(s -> LashTarget.both(engine, s, growth).stream())
+        .flatMap(s -> LashWanted.of(engine, s, growth).targets().stream())
         .toList();
   }
 
@@ -169,30 +171,34 @@ public record EngineFacts(
           "Own growth is the rule, but no hot and cold round have met yet: the table by material"
               + " serves until then.");
     }
-    bottoming(engine).ifPresent(notes::add);
+    notes.addAll(preload(engine));
     return notes;
   }
 
-  private static Optional<String> bottoming(Engine engine) {
-    Engine.Drive d = engine.drive();
-    if (!d.lifter().hydraulic() || d.plungerTravelIn() == null || d.preloadTurns() == null) {
-      return Optional.empty();
-    }
-    double perTurn = Preload.plungerPerTurnIn(d, ValveKind.INTAKE);
-    double travel = perTurn * d.preloadTurns();
-    return Optional.of(
-        travel >= d.plungerTravelIn()
-            ? String.format(
-                Locale.ROOT,
-                "%.2f turns would bottom the plunger: %.4f of %.4f in.",
-                d.preloadTurns(),
-                travel,
-                d.plungerTravelIn())
-            : String.format(
-                Locale.ROOT,
-                "%.2f turns push the plunger %.4f of its %.4f in.",
-                d.preloadTurns(),
-                travel,
-                d.plungerTravelIn()));
+  /** What the preload makes of the plunger; intake and exhaust apart where they differ. */
+  private static List<String> preload(Engine engine) {
+    List<PreloadTarget> targets = PreloadTarget.both(engine.drive());
+    boolean alike = targets.stream().mapToDouble(t -> t.travelIn(t.aim())).distinct().count() == 1;
+    return targets.stream()
+        .limit(alike ? 1 : 2)
+        .map(t -> preload(t, alike ? "" : "At the " + t.kind().word() + "s: "))
+        .toList();
+  }
+
+  private static String preload(PreloadTarget t, String where) {
+    double travel = t.travelIn(t.aim());
+    double total = t.travelIn(t.bottom());
+    boolean turns = t.unit() == PreloadSpec.Unit.TURNS;
+    String what = turns ? String.format(Locale.ROOT, "%.2f turns", t.aim()) : "the middle of it";
+    return String.format(
+        Locale.ROOT,
+        travel >= total
+            ? "%s%s would bottom the plunger: %.4f of %.4f in."
+            : "%s%s pushes the plunger %.4f of its %.4f in."
+                .replace("pushes", turns ? "push" : "pushes"),
+        where,
+        what,
+        travel,
+        total);
   }
 }

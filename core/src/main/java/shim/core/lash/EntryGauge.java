@@ -3,7 +3,6 @@ package shim.core.lash;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import org.jspecify.annotations.Nullable;
-import shim.core.lash.LashTarget.Verdict;
 
 /**
  * The bounds a lash is held against the moment it is entered, so that a screen on a slow line can
@@ -36,15 +35,15 @@ public record EntryGauge(
   }
 
   /** How a lash stands to the bounds. */
-  public Verdict judge(double lashIn) {
+  public LashVerdict judge(double lashIn) {
     double lash = decimal(lashIn);
     if (floorIn != null && lash < floorIn) {
-      return Verdict.BELOW_FLOOR;
+      return LashVerdict.BELOW_FLOOR;
     }
     if (lash < inFromIn) {
-      return Verdict.TIGHT;
+      return LashVerdict.TIGHT;
     }
-    return lash > inToIn ? Verdict.WIDE : Verdict.IN;
+    return lash > inToIn ? LashVerdict.WIDE : LashVerdict.IN;
   }
 
   static double decimal(double inch) {

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
+import shim.core.engine.Engine;
+import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.lash.WrittenRound.Entry;
 import shim.core.lash.WrittenRound.Phase;
@@ -17,8 +19,11 @@ import shim.core.lash.WrittenRound.Phase;
  * @param changes of parts in the chain of a valve
  */
 public record LashRecord(List<WrittenRound> rounds, List<ValveHistory.ChainChange> changes) {
-  /** Preload of a hydraulic lifter in one round, turns back to zero lash. */
-  public record Turns(OptionalDouble found, OptionalDouble left) {}
+  /** Preload of a hydraulic lifter in one round, in the unit of its engine. */
+  public record Preloads(OptionalDouble found, OptionalDouble left) {}
+
+  /** How a preload was left last time, in the unit of its engine. */
+  public record LeftBefore(double preload, double engineHours) {}
 
   public LashRecord {
     rounds = List.copyOf(rounds);
@@ -50,15 +55,72 @@ public record LashRecord(List<WrittenRound> rounds, List<ValveHistory.ChainChang
   }
 
   /** Preload at a valve in a round; left is as found where nothing was touched. */
-  public Turns turns(Position valve, long order) {
-    Optional<WrittenRound> round = rounds.stream().filter(r -> r.order() == order).findFirst();
-    OptionalDouble found = turns(round.flatMap(r -> r.at(valve, Phase.FOUND)));
-    Optional<Entry> left = round.flatMap(r -> r.at(valve, Phase.LEFT));
-    return new Turns(found, left.filter(Entry::same).isPresent() ? found : turns(left));
+  public Preloads preloads(Engine.Drive drive, Position valve, long order) {
+    return rounds.stream()
+        .filter(r -> r.order() == order)
+        .findFirst()
+        .map(r -> preloads(drive, valve, r))
+        .orElse(new Preloads(OptionalDouble.empty(), OptionalDouble.empty()));
+  }
+
+  private Preloads preloads(Engine.Drive drive, Position valve, WrittenRound round) {
+    Optional<Entry> found = round.at(valve, Phase.FOUND);
+    Optional<Entry> left = round.at(valve, Phase.LEFT);
+    Optional<Entry> first = found.or(() -> left);
+    if (first.isEmpty()) {
+      return new Preloads(OptionalDouble.empty(), OptionalDouble.empty());
+    }
+    OptionalDouble turns = turns(found);
+    OptionalDouble zeroLash = first.get().zeroLashIn();
+    if (zeroLash.isEmpty()) {
+      return new Preloads(turns, left.filter(Entry::same).isPresent() ? turns : turns(left));
+    }
+    Optional<Double> was = partFound(drive, valve, round.order(), first.get().partIn());
+    return new Preloads(
+        found.isEmpty() ? OptionalDouble.empty() : with(drive, valve, zeroLash, was, was),
+        left.isEmpty()
+            ? OptionalDouble.empty()
+            : with(drive, valve, zeroLash, was, boxed(left.get().partIn()).or(() -> was)));
   }
 
   private static OptionalDouble turns(Optional<Entry> entry) {
     return entry.map(Entry::turns).orElse(OptionalDouble.empty());
+  }
+
+  private static Optional<Double> boxed(OptionalDouble value) {
+    return value.stream().boxed().findFirst();
+  }
+
+  private static OptionalDouble with(
+      Engine.Drive drive,
+      Position valve,
+      OptionalDouble zeroLash,
+      Optional<Double> was,
+      Optional<Double> now) {
+    return was.isEmpty() || now.isEmpty()
+        ? OptionalDouble.empty()
+        : PreloadTarget.withPart(drive, valve.kind(), zeroLash.getAsDouble(), was.get(), now.get());
+  }
+
+  /** Pushrod or shim in as found: written down then, else last known before, else the sheet's. */
+  public Optional<Double> partFound(
+      Engine.Drive drive, Position valve, long order, OptionalDouble written) {
+    return boxed(written).or(() -> partBefore(valve, order)).or(() -> drive.partIn(valve.kind()));
+  }
+
+  /** How the preload was left last in a state before a round, with no part changed since. */
+  public Optional<LeftBefore> preloadBefore(
+      Engine.Drive drive, Position valve, HeatState state, long order) {
+    return rounds.stream()
+        .filter(r -> r.order() < order && r.state() == state)
+        .sorted(Comparator.comparingLong(WrittenRound::order).reversed())
+        .flatMap(
+            r ->
+                preloads(drive, valve, r).left().stream()
+                    .boxed()
+                    .filter(p -> !history().changedBetween(valve, r.order(), order))
+                    .map(p -> new LeftBefore(p, r.engineHours())))
+        .findFirst();
   }
 
   /** Pushrod or shim last known to be in before a round, inch. */

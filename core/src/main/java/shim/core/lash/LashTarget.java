@@ -3,7 +3,6 @@ package shim.core.lash;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.Engine;
 import shim.core.engine.HeatState;
@@ -11,6 +10,7 @@ import shim.core.engine.HotColdSchool;
 import shim.core.engine.Material;
 import shim.core.engine.ValveKind;
 import shim.core.stats.Robust;
+import shim.core.unit.Figures;
 import shim.core.unit.Said;
 
 /**
@@ -30,6 +30,9 @@ public record LashTarget(
     double toleranceIn,
     Said from,
     @Nullable Double growthSpreadIn) {
+
+  /** The tightest leaf, inch: a conversion that leaves no more leaves no lash. */
+  private static final double TIGHTEST_LEAF_IN = 0.002;
 
   /** Where a target comes from: the card's own, or the card's in the other state and a shift. */
   public enum From implements Said.Code {
@@ -60,6 +63,15 @@ public record LashTarget(
    */
   record Conversion(
       double coldMinusHotIn, From from, List<Double> more, @Nullable Double spreadIn) {
+    None none() {
+      return switch (from) {
+        case FIXED -> None.NO_LASH_BY_DIFFERENCE;
+        case OWN_GROWTH -> None.NO_LASH_BY_GROWTH;
+        case AS_CARD, TABLE_IRON_HEADS, TABLE_ALUMINIUM_HEADS, TABLE_ALL_ALUMINIUM ->
+            None.NO_LASH_BY_TABLE;
+      };
+    }
+
     Said said(HeatState card, double cardIn, double shiftIn) {
       return Said.of(
               from,
@@ -71,35 +83,72 @@ public record LashTarget(
     }
   }
 
-  public static LashTarget of(Engine engine, ValveKind kind, HeatState state, Growth growth) {
+  /** Why there is none; named by the state in which there is none. */
+  public enum None implements Said.Code {
+    /** The engine has hydraulic lifters: preload instead of lash. */
+    HYDRAULIC,
+    NO_LASH_BY_TABLE("cardIn", "shiftThou"),
+    NO_LASH_BY_DIFFERENCE("cardIn", "shiftThou"),
+    NO_LASH_BY_GROWTH("cardIn", "shiftThou");
+
+    private final Said.Form form;
+
+    None(String... figures) {
+      form = Said.form("NO_TARGET", figures);
+    }
+
+    @Override
+    public Said.Form form() {
+      return form;
+    }
+  }
+
+  /** What is wanted, or why nothing can be said to be. */
+  public record Answer(Optional<LashTarget> wanted, Optional<Said> why) {
+    private static Answer of(LashTarget wanted) {
+      return new Answer(Optional.of(wanted), Optional.empty());
+    }
+
+    private static Answer nothing(Said why) {
+      return new Answer(Optional.empty(), Optional.of(why));
+    }
+  }
+
+  /** What lash is wanted of a kind of valve in a state; hydraulic lifters have none. */
+  public static Answer of(Engine engine, ValveKind kind, HeatState state, Growth growth) {
+    if (engine.drive().lifter().hydraulic()) {
+      return Answer.nothing(Said.of(None.HYDRAULIC).named(state.name()));
+    }
     Engine.LashSpec spec = engine.lash();
     Optional<Double> floor = spec.floorIn(kind);
     double tolerance = engine.rules().toleranceIn();
     if (spec.state() == state) {
-      return new LashTarget(
-          kind,
-          state,
-          spec.targetIn(kind),
-          floor.orElse(null),
-          tolerance,
-          Said.of(From.AS_CARD).named(state.name()),
-          null);
+      return Answer.of(
+          new LashTarget(
+              kind,
+              state,
+              spec.targetIn(kind),
+              floor.orElse(null),
+              tolerance,
+              Said.of(From.AS_CARD).named(state.name()),
+              null));
     }
     Conversion c = conversion(engine.rules(), kind, growth);
     double shift = state == HeatState.COLD ? c.coldMinusHotIn() : -c.coldMinusHotIn();
-    return new LashTarget(
-        kind,
-        state,
-        Math.max(0, spec.targetIn(kind) + shift),
-        floor.map(f -> Math.max(0, f + shift)).orElse(null),
-        tolerance,
-        c.said(spec.state(), spec.targetIn(kind), shift),
-        c.spreadIn());
-  }
-
-  /** Targets of both kinds in one state, intake first. */
-  public static List<LashTarget> both(Engine engine, HeatState state, Growth growth) {
-    return Stream.of(ValveKind.values()).map(k -> of(engine, k, state, growth)).toList();
+    double target = spec.targetIn(kind) + shift;
+    if (Figures.atMost(target, TIGHTEST_LEAF_IN)) {
+      return Answer.nothing(
+          Said.of(c.none(), spec.targetIn(kind), shift * 1000).named(state.name()));
+    }
+    return Answer.of(
+        new LashTarget(
+            kind,
+            state,
+            target,
+            floor.map(f -> Math.max(0, f + shift)).orElse(null),
+            tolerance,
+            c.said(spec.state(), spec.targetIn(kind), shift),
+            c.spreadIn()));
   }
 
   static Conversion conversion(Engine.Rules rules, ValveKind kind, Growth growth) {
@@ -141,16 +190,8 @@ public record LashTarget(
     return block == Material.IRON ? -0.006 : -0.012;
   }
 
-  /** How a lash stands to its target. */
-  public enum Verdict {
-    IN,
-    TIGHT,
-    WIDE,
-    BELOW_FLOOR
-  }
-
   /** Judges a lash, inch, against target, tolerance and floor. */
-  public Verdict judge(double lashIn) {
+  public LashVerdict judge(double lashIn) {
     return EntryGauge.of(this).judge(lashIn);
   }
 

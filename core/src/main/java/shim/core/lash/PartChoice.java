@@ -62,11 +62,11 @@ public record PartChoice(double wantedSizeIn, List<Option> options, boolean righ
             .sorted(Comparator.comparingDouble(o -> Math.abs(o.lashIn() - target.targetIn())))
             .toList();
     boolean anyFits = options.stream().anyMatch(Option::withinTolerance);
-    boolean right = target.judge(foundIn) == LashTarget.Verdict.IN;
+    boolean right = target.judge(foundIn) == LashVerdict.IN;
     return new PartChoice(wanted, options, right, !right && !anyFits);
   }
 
   private static Option option(double sizeIn, double lashIn, LashTarget target) {
-    return new Option(sizeIn, lashIn, target.judge(lashIn) == LashTarget.Verdict.IN);
+    return new Option(sizeIn, lashIn, target.judge(lashIn) == LashVerdict.IN);
   }
 }

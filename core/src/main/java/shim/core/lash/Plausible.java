@@ -12,6 +12,9 @@ public final class Plausible {
   /** Far over its target, as a multiple of it. */
   private static final double FAR_OVER = 2.5;
 
+  /** So many times a plunger's travel is no reading; it may well be found at its end. */
+  private static final double FAR_TRAVEL = 1.5;
+
   /** A slip of the point lands between half and one and a half of the target. */
   private static final double SLIP = 0.5;
 
@@ -25,7 +28,11 @@ public final class Plausible {
     MILLIMETRE("lashIn", "targetIn", "meantIn"),
     /** A tenth of its target or less. */
     TENTH("lashIn", "targetIn"),
-    FAR_OVER("lashIn", "targetIn");
+    FAR_OVER("lashIn", "targetIn"),
+    /** More travel than the plunger has, by far. */
+    PRELOAD_FAR_OVER("travelIn", "totalIn"),
+    /** The pushrod that is in is far too short to touch. */
+    PRELOAD_FAR_UNDER("shortIn", "totalIn");
 
     private final Said.Form form;
 
@@ -73,6 +80,18 @@ public final class Plausible {
       return Optional.of(Said.of(Code.MILLIMETRE, lashIn, targetIn, lashIn / Units.MM_PER_INCH));
     }
     return Optional.of(Said.of(lashIn < targetIn ? Code.TENTH : Code.FAR_OVER, lashIn, targetIn));
+  }
+
+  /** Asks about a preload no plunger could have. */
+  static Optional<Said> askPreload(PreloadTarget target, double preload) {
+    double travel = target.travelIn(preload);
+    double total = target.travelIn(target.bottom());
+    if (travel > FAR_TRAVEL * total) {
+      return Optional.of(Said.of(Code.PRELOAD_FAR_OVER, travel, total));
+    }
+    return travel < -total
+        ? Optional.of(Said.of(Code.PRELOAD_FAR_UNDER, -travel, total))
+        : Optional.empty();
   }
 
   private static boolean near(double value, double target) {

@@ -1,103 +1,139 @@
 package shim.core.lash;
 
+import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+import shim.core.engine.Adjuster;
 import shim.core.engine.Engine;
+import shim.core.engine.HeatState;
 import shim.core.engine.ValveKind;
-import shim.core.unit.Figures;
 
 /**
- * Hydraulic preload at one valve. As found is the turns back to zero lash: the plunger hides wear.
+ * Preload of one valve as it is, against what is wanted. As found is the turns back to zero lash,
+ * or the pushrod less the length at zero lash: the plunger hides wear.
  *
- * @param foundTurns turns back to zero lash
- * @param wantedTurns turns wanted from zero lash
- * @param changeTurns turns to make now; above zero tightens
- * @param travelIn plunger travel the wanted preload makes, inch
- * @param foundTravelIn plunger travel as found, inch
- * @param totalIn the lifter's whole plunger travel, inch
- * @param hotTravelIn travel left when hot: growth g at the valve takes g / r off; inch
- * @param verdict in, light or deep, against an eighth of a turn
+ * @param preload in the target's unit
+ * @param change what is missing to the aim; above zero tightens
+ * @param travelIn travel of the plunger it makes, inch
+ * @param hotTravelIn what is left of it hot: growth g at the valve takes g / r off, inch
+ * @param parts where a part is exchanged
  */
 public record Preload(
-    double foundTurns,
-    double wantedTurns,
-    double changeTurns,
+    double preload,
+    LashVerdict verdict,
+    double change,
     double travelIn,
-    double foundTravelIn,
-    double totalIn,
     double hotTravelIn,
-    Verdict verdict) {
-
-  /** How a preload stands to the wanted one. */
-  public enum Verdict {
-    IN,
-    LIGHT,
-    DEEP,
-    BOTTOMED
-  }
-
-  /** A preload this near is left alone, turns; common practice, no source. */
-  public static final double CLOSE_TURNS = 0.125;
+    @Nullable PreloadParts parts) {
+  /** Over any preload in use; a larger figure is a slip, turns. Common practice, no source. */
+  private static final double MOST_TURNS = 20;
 
   /**
-   * @param foundTurns turns back to zero lash, zero or more
+   * Which part to fit.
+   *
+   * @param wantedSizeIn size that would give the aim exactly, inch
+   * @param sizes sizes to be had, nearest to the aim first
+   * @param oneOff none to be had is in
+   */
+  public record PreloadParts(double wantedSizeIn, List<PreloadSize> sizes, boolean oneOff) {
+    public PreloadParts {
+      sizes = List.copyOf(sizes);
+    }
+  }
+
+  /** A size to be had and the plunger travel it would give; inch. */
+  public record PreloadSize(double sizeIn, double travelIn, LashVerdict verdict) {}
+
+  /** What was measured at a valve where nothing turns; inch. */
+  public record Length(double zeroLashIn, double partFoundIn, double partIn) {}
+
+  /**
+   * @param turns turns back to zero lash, zero or more
    * @param growthIn hot minus cold lash at the valve, inch, above zero where heat opens it
    */
-  public static Preload of(Engine.Drive drive, ValveKind kind, double foundTurns, double growthIn) {
-    if (!(foundTurns >= 0 && foundTurns < 20)) {
+  public static Preload ofTurns(PreloadTarget target, double turns, double growthIn, double ratio) {
+    requireTurns(turns);
+    return of(target, turns, growthIn, ratio, null);
+  }
+
+  /** Refuses what cannot be a count of turns. */
+  public static void requireTurns(double turns) {
+    if (!(turns >= 0 && turns < MOST_TURNS)) {
       throw new LashException(
-          String.format(
-              Locale.ROOT, "%.2f turns back to zero lash cannot be: 0 to 20", foundTurns));
-    }
-    double perTurn = plungerPerTurnIn(drive, kind);
-    double total = Optional.ofNullable(drive.plungerTravelIn()).orElseThrow();
-    double wanted = Optional.ofNullable(drive.preloadTurns()).orElseThrow();
-    double travel = wanted * perTurn;
-    requireTravel(travel, total, wanted);
-    double found = foundTurns * perTurn;
-    double hot = travel - growthIn / drive.ratio(kind);
-    double change = wanted - foundTurns;
-    Verdict verdict = verdict(change, found, total);
-    return new Preload(foundTurns, wanted, change, travel, found, total, hot, verdict);
-  }
-
-  /** Refuses a preload that would bottom the plunger. */
-  public static void requireTravel(double travelIn, double totalIn, double turns) {
-    if (!(travelIn < totalIn)) {
-      throw new LashException(
-          String.format(
-              Locale.ROOT,
-              "%.2f turns push the plunger %.4f in, but it has only %.4f in: it would bottom and"
-                  + " hold the valve open",
-              turns,
-              travelIn,
-              totalIn));
+          String.format(Locale.ROOT, "%.2f turns back to zero lash cannot be: 0 to 20", turns));
     }
   }
 
-  /** Turns from zero lash that bottom the plunger; empty where nothing turns. */
-  public static Optional<Double> bottomTurns(Engine.Drive drive, ValveKind kind) {
-    double perTurn = plungerPerTurnIn(drive, kind);
-    return perTurn > 0
-        ? Optional.ofNullable(drive.plungerTravelIn()).map(total -> total / perTurn)
-        : Optional.empty();
+  /** Where nothing turns; empty where the pushrod's length is not known. */
+  public static Optional<Preload> ofLength(
+      Engine.Drive drive, PreloadTarget target, Length length, double growthIn) {
+    OptionalDouble now = with(drive, target.kind(), length, length.partIn);
+    return now.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            of(
+                target,
+                now.getAsDouble(),
+                growthIn,
+                drive.ratio(target.kind()),
+                parts(drive, target, length, now.getAsDouble())));
   }
 
-  /** Plunger travel of one turn at a kind of valve, inch. */
-  public static double plungerPerTurnIn(Engine.Drive drive, ValveKind kind) {
-    if (drive.thread() == null) {
-      return Double.NaN;
-    }
-    return Turn.plungerPerTurnIn(drive.adjuster(), drive.thread(), drive.ratio(kind));
+  private static OptionalDouble with(
+      Engine.Drive drive, ValveKind kind, Length length, double partIn) {
+    return PreloadTarget.withPart(drive, kind, length.zeroLashIn, length.partFoundIn, partIn);
   }
 
-  private static Verdict verdict(double changeTurns, double foundIn, double totalIn) {
-    if (foundIn >= totalIn) {
-      return Verdict.BOTTOMED;
-    }
-    if (Figures.atMost(Math.abs(changeTurns), CLOSE_TURNS)) {
-      return Verdict.IN;
-    }
-    return changeTurns > 0 ? Verdict.LIGHT : Verdict.DEEP;
+  private static Preload of(
+      PreloadTarget target,
+      double preload,
+      double growthIn,
+      double ratio,
+      @Nullable PreloadParts parts) {
+    double travel = target.travelIn(preload);
+    return new Preload(
+        preload,
+        target.judge(preload),
+        target.aim() - preload,
+        travel,
+        travel - growthIn / ratio,
+        parts);
+  }
+
+  private static PreloadParts parts(
+      Engine.Drive drive, PreloadTarget target, Length length, double now) {
+    double perSize =
+        drive.adjuster() == Adjuster.PUSHROD_LENGTH
+            ? 1
+            : -drive.adjuster().plungerPerInch(drive.ratio(target.kind()));
+    double wanted = length.partIn + (target.aim() - now) / perSize;
+    List<PreloadSize> sizes =
+        drive.partSizesIn().stream()
+            .flatMap(s -> size(target, s, with(drive, target.kind(), length, s)).stream())
+            .sorted(Comparator.comparingDouble(o -> Math.abs(o.travelIn - target.aim())))
+            .toList();
+    return new PreloadParts(
+        wanted, sizes, sizes.stream().noneMatch(o -> o.verdict == LashVerdict.IN));
+  }
+
+  private static Optional<PreloadSize> size(
+      PreloadTarget target, double sizeIn, OptionalDouble preload) {
+    return preload.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            new PreloadSize(
+                sizeIn,
+                target.travelIn(preload.getAsDouble()),
+                target.judge(preload.getAsDouble())));
+  }
+
+  /** What heat opens at a valve that is set cold, inch; nothing for one that is set hot. */
+  static double growthIn(Engine.Rules rules, ValveKind kind, HeatState state, Growth growth) {
+    return state == HeatState.COLD
+        ? -LashTarget.conversion(rules, kind, growth).coldMinusHotIn()
+        : 0;
   }
 }

@@ -10,6 +10,7 @@ import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.Position;
+import shim.core.engine.PreloadSpec;
 import shim.core.engine.ValveKind;
 import shim.core.stats.Robust;
 import shim.core.unit.Said;
@@ -37,7 +38,8 @@ public record RoundStory(
    *
    * @param target null where there is none, such as with a hydraulic lifter
    * @param done true when it is known how it was left
-   * @param leftIn null before it was left, and where it was left by turns
+   * @param leftIn null before it was left, and of a hydraulic lifter
+   * @param preload how a hydraulic lifter was left; null before
    * @param finding something seen with the eye, such as a broken spring
    */
   public record ValveLine(
@@ -46,7 +48,11 @@ public record RoundStory(
       boolean done,
       @Nullable Double leftIn,
       @Nullable Double driftIn,
+      @Nullable PreloadLeft preload,
       @Nullable String finding) {}
+
+  /** A preload as it was left, in the unit of its target. */
+  public record PreloadLeft(PreloadTarget target, double preload) {}
 
   /**
    * Something to look at.
@@ -63,6 +69,10 @@ public record RoundStory(
     NOT_DONE,
     UNDER_FLOOR("leftIn", "floorIn"),
     OUTSIDE("leftIn", "targetIn", "toleranceIn"),
+    /** Named by its verdict. */
+    PRELOAD_TURNS_OUT("left", "from", "to"),
+    /** Named by its verdict. */
+    PRELOAD_OUT("leftIn", "fromIn", "toIn"),
     ALL_MOVED("intakesThou", "exhaustsThou"),
     EXHAUSTS_CLOSED("thou");
 
@@ -150,6 +160,9 @@ public record RoundStory(
     if (v.target() != null && v.leftIn() != null) {
       left(v.position(), v.target(), v.leftIn()).ifPresent(looks::add);
     }
+    if (v.preload() != null) {
+      left(v.position(), v.preload()).ifPresent(looks::add);
+    }
     return looks;
   }
 
@@ -162,8 +175,20 @@ public record RoundStory(
       case TIGHT, WIDE ->
           Optional.of(
               leftOut(p, Said.of(Code.OUTSIDE, leftIn, target.targetIn(), target.toleranceIn())));
-      case IN -> Optional.empty();
+      case IN, NO_PRELOAD, SHALLOW, DEEP, BOTTOMED -> Optional.empty();
     };
+  }
+
+  private static Optional<Look> left(Position p, PreloadLeft left) {
+    PreloadTarget target = left.target();
+    LashVerdict verdict = target.judge(left.preload());
+    Code code = target.unit() == PreloadSpec.Unit.TURNS ? Code.PRELOAD_TURNS_OUT : Code.PRELOAD_OUT;
+    return verdict == LashVerdict.IN
+        ? Optional.empty()
+        : Optional.of(
+            leftOut(
+                p,
+                Said.of(code, left.preload(), target.from(), target.to()).named(verdict.name())));
   }
 
   private static Look leftOut(Position p, Said said) {

@@ -56,7 +56,7 @@ public record ShimSwaps(List<Move> moves, List<ToBuy> wanted, int within) {
       int from = Known.in(chosen, to);
       Measured donor = valves.get(from);
       double lash = valve.lashWith(donor.shimIn());
-      if (valve.target().judge(lash) != LashTarget.Verdict.IN) {
+      if (valve.target().judge(lash) != LashVerdict.IN) {
         wanted.add(
             new ToBuy(
                 valve.position(), valve.shimIn() + valve.foundIn() - valve.target().targetIn()));
@@ -97,7 +97,7 @@ public record ShimSwaps(List<Move> moves, List<ToBuy> wanted, int within) {
   private static double cost(Measured valve, Measured donor) {
     double lash = valve.lashWith(donor.shimIn());
     double miss = Math.abs(lash - valve.target().targetIn());
-    double out = valve.target().judge(lash) == LashTarget.Verdict.IN ? 0 : OUT;
+    double out = valve.target().judge(lash) == LashVerdict.IN ? 0 : OUT;
     return out + (valve == donor ? 0 : MOVED) + miss;
   }
 }

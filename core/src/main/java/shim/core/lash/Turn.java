@@ -12,7 +12,7 @@ import shim.core.engine.AdjusterThread;
  * @param exactTurns turns wanted, above zero tightens and closes lash
  * @param degrees to the nearest 5 of wrench
  * @param direction tighten, loosen or leave
- * @param fraction the plain fraction where one is close, such as {@code 1/8}
+ * @param fraction the plain fraction where the degrees are one, such as {@code 1/8}
  * @param leavesIn lash the rounded turn should leave, inch
  * @param perFiveDegreesIn lash one 5-degree step makes, inch
  */
@@ -33,14 +33,13 @@ public record Turn(
 
   private static final int STEP_DEG = 5;
 
-  /** A fraction is named when it is this near to the exact turn, degrees of wrench. */
-  private static final double CLOSE_DEG = 2.5;
+  /** A fraction is named when it is the turn that is said, not merely near it. */
+  private static final double SAME_DEG = 0.5;
 
   private record Fraction(String name, double turns) {}
 
   private static final List<Fraction> FRACTIONS =
       List.of(
-          new Fraction("1/16", 1 / 16.0),
           new Fraction("1/8", 1 / 8.0),
           new Fraction("1/6", 1 / 6.0),
           new Fraction("1/4", 1 / 4.0),
@@ -50,8 +49,7 @@ public record Turn(
           new Fraction("5/8", 5 / 8.0),
           new Fraction("2/3", 2 / 3.0),
           new Fraction("3/4", 3 / 4.0),
-          new Fraction("7/8", 7 / 8.0),
-          new Fraction("1", 1.0));
+          new Fraction("7/8", 7 / 8.0));
 
   /**
    * Lash taken up at the valve by one turn, inch.
@@ -81,7 +79,8 @@ public record Turn(
     Direction direction =
         degrees == 0 ? Direction.LEAVE : exact > 0 ? Direction.TIGHTEN : Direction.LOOSEN;
     double turned = Math.signum(exact) * degrees / 360.0;
-    Optional<String> fraction = direction == Direction.LEAVE ? Optional.empty() : near(exact);
+    Optional<String> fraction =
+        direction == Direction.LEAVE ? Optional.empty() : fraction(degrees / 360.0);
     return new Turn(
         exact,
         degrees,
@@ -91,15 +90,14 @@ public record Turn(
         lashPerTurnIn * STEP_DEG / 360);
   }
 
-  private static Optional<String> near(double exact) {
-    double turns = Math.abs(exact);
-    int whole = (int) Math.floor(turns + CLOSE_DEG / 360);
+  private static Optional<String> fraction(double turns) {
+    int whole = (int) Math.floor(turns);
     double rest = turns - whole;
-    if (whole > 0 && Math.abs(rest) * 360 <= CLOSE_DEG) {
+    if (whole > 0 && rest == 0) {
       return Optional.of(String.valueOf(whole));
     }
     return FRACTIONS.stream()
-        .filter(f -> Math.abs(f.turns() - rest) * 360 <= CLOSE_DEG)
+        .filter(f -> Math.abs(f.turns() - rest) * 360 <= SAME_DEG)
         .findFirst()
         .map(f -> whole > 0 ? whole + " " + f.name() : f.name());
   }

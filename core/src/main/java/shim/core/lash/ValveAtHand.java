@@ -8,31 +8,38 @@ import shim.core.engine.Adjuster;
 import shim.core.engine.Engine;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
-import shim.core.stats.Robust;
 import shim.core.unit.Said;
 
 /**
  * One valve of a round: what its readings mean, and what to do about it. What to do goes by the
  * latest reading.
  *
- * @param target empty for a hydraulic lifter
+ * @param target empty where there is none
+ * @param noTarget why a solid lifter has none
+ * @param preloadTarget of a hydraulic lifter
  * @param last as it was left last time in the same state
  * @param drift since then; empty before anything was found
  * @param turn where an adjuster is turned
  * @param preload of a hydraulic lifter
+ * @param preloadBefore as it was left last time in the same state
+ * @param preloadDrift as found against that, in the target's unit
  * @param part where a part is exchanged
  * @param partNowIn pushrod or shim that is in, inch
  * @param ask a question about the latest figure
  */
 public record ValveAtHand(
     Optional<LashTarget> target,
+    Optional<Said> noTarget,
+    Optional<PreloadTarget> preloadTarget,
     Optional<ValveHistory.Visit> last,
     Optional<ValveHistory.Drift> drift,
     Status status,
-    Optional<LashTarget.Verdict> foundVerdict,
-    Optional<LashTarget.Verdict> leftVerdict,
+    Optional<LashVerdict> foundVerdict,
+    Optional<LashVerdict> leftVerdict,
     Optional<Turn> turn,
     Optional<Preload> preload,
+    Optional<LashRecord.LeftBefore> preloadBefore,
+    Optional<Double> preloadDrift,
     Optional<PartChoice> part,
     Optional<Double> partNowIn,
     Optional<Said> ask) {
@@ -64,13 +71,18 @@ public record ValveAtHand(
   /**
    * A reading of the valve.
    *
-   * @param gapIn inch; empty for turns
-   * @param turns hydraulic; empty for a gap
+   * @param gapIn inch; empty of a hydraulic valve
+   * @param turns back to zero lash; empty where nothing turns
+   * @param zeroLashIn pushrod length at zero lash, inch; empty where something turns
    * @param partIn pushrod or shim that was written down with it, inch
    * @param explained whoever read it said something of it: nothing is asked any more
    */
   public record Read(
-      OptionalDouble gapIn, OptionalDouble turns, OptionalDouble partIn, boolean explained) {}
+      OptionalDouble gapIn,
+      OptionalDouble turns,
+      OptionalDouble zeroLashIn,
+      OptionalDouble partIn,
+      boolean explained) {}
 
   /**
    * @param found null before anything was read
@@ -78,31 +90,51 @@ public record ValveAtHand(
    */
   public static ValveAtHand of(
       Round round, Position p, @Nullable Read found, @Nullable Read left, boolean skipped) {
-    boolean hydraulic = round.engine.drive().lifter().hydraulic();
-    Optional<LashTarget> target =
-        hydraulic
-            ? Optional.empty()
-            : Optional.of(LashTarget.of(round.engine, p.kind(), round.state, round.growth));
+    Engine.Drive drive = round.engine.drive();
+    Optional<PreloadTarget> wanted = PreloadTarget.of(drive, p.kind());
+    LashTarget.Answer answer = LashTarget.of(round.engine, p.kind(), round.state, round.growth);
+    Optional<LashTarget> target = answer.wanted();
     Optional<Double> foundIn = gap(found);
     Optional<Double> leftIn = gap(left);
     Optional<Double> now = leftIn.or(() -> foundIn);
-    Optional<Double> part = partNow(round, p, found);
+    Optional<Double> part = partNow(round, p, found == null ? left : found);
+    Optional<Preload> foundPreload = wanted.flatMap(w -> preload(round, w, found, found, part));
+    Optional<Preload> leftPreload = wanted.flatMap(w -> preload(round, w, found, left, part));
+    Optional<Preload> preload = leftPreload.or(() -> foundPreload);
+    Optional<LashRecord.LeftBefore> before =
+        wanted.flatMap(w -> round.record.preloadBefore(drive, p, round.state, round.order));
     boolean explained =
         Optional.ofNullable(left == null ? found : left).map(Read::explained).orElse(false);
     return new ValveAtHand(
         target,
+        drive.lifter().hydraulic() ? Optional.empty() : answer.why(),
+        wanted,
         round.history.baseline(p, round.state, round.order),
         foundIn.map(in -> round.history.drift(p, round.state, round.order, round.engineHours, in)),
         status(found, left, skipped),
-        both(target, foundIn).map(b -> b.target.judge(b.lashIn)),
-        both(target, leftIn).map(b -> b.target.judge(b.lashIn)),
-        both(target, now).flatMap(b -> turn(round.engine.drive(), p, b)),
-        hydraulic ? turns(found).map(t -> preload(round, p, t)) : Optional.empty(),
+        verdict(target, foundIn, foundPreload),
+        verdict(target, leftIn, leftPreload),
+        both(target, now).flatMap(b -> turn(drive, p, b)),
+        preload,
+        before,
+        before.flatMap(b -> foundPreload.map(f -> f.preload() - b.preload())),
         part.flatMap(size -> both(target, foundIn).flatMap(b -> part(round, p, b, size))),
         part,
         both(target, now)
             .filter(b -> !explained && b.target.targetIn() > 0)
-            .flatMap(b -> Plausible.askLash(b.lashIn, b.target.targetIn())));
+            .flatMap(b -> Plausible.askLash(b.lashIn, b.target.targetIn()))
+            .or(
+                () ->
+                    wanted
+                        .filter(w -> !explained)
+                        .flatMap(w -> preload.flatMap(x -> Plausible.askPreload(w, x.preload())))));
+  }
+
+  private static Optional<LashVerdict> verdict(
+      Optional<LashTarget> target, Optional<Double> lashIn, Optional<Preload> preload) {
+    return both(target, lashIn)
+        .map(b -> b.target.judge(b.lashIn))
+        .or(() -> preload.map(Preload::verdict));
   }
 
   /** A lash and what it should be. */
@@ -116,10 +148,6 @@ public record ValveAtHand(
     return Stream.ofNullable(r).flatMap(x -> x.gapIn.stream().boxed()).findFirst();
   }
 
-  private static Optional<Double> turns(@Nullable Read r) {
-    return Stream.ofNullable(r).flatMap(x -> x.turns.stream().boxed()).findFirst();
-  }
-
   private static Status status(@Nullable Read found, @Nullable Read left, boolean skipped) {
     if (left != null) {
       return Status.DONE;
@@ -130,16 +158,13 @@ public record ValveAtHand(
     return found == null ? Status.OPEN : Status.FOUND;
   }
 
-  /** Written down now, else last known before the round, else the sheet's. */
-  private static Optional<Double> partNow(Round round, Position p, @Nullable Read found) {
+  /** Pushrod or shim that was in when the valve was found. */
+  private static Optional<Double> partNow(Round round, Position p, @Nullable Read first) {
     Engine.Drive drive = round.engine.drive();
-    if (drive.adjuster().turned()) {
-      return Optional.empty();
-    }
-    if (found != null && found.partIn.isPresent()) {
-      return Optional.of(found.partIn.getAsDouble());
-    }
-    return round.record.partBefore(p, round.order).or(() -> drive.partIn(p.kind()));
+    return drive.adjuster().turned()
+        ? Optional.empty()
+        : round.record.partFound(
+            drive, p, round.order, first == null ? OptionalDouble.empty() : first.partIn);
   }
 
   private static Optional<Turn> turn(Engine.Drive d, Position p, Against now) {
@@ -152,13 +177,35 @@ public record ValveAtHand(
                 Turn.lashPerTurnIn(d.adjuster(), d.thread(), d.ratio(p.kind()))));
   }
 
-  /** Set cold, the engine's own growth takes off what it grows hot. */
-  private static Preload preload(Round round, Position p, double turns) {
-    double growthIn =
-        round.state == HeatState.COLD
-            ? round.growth.coldMinusHotIn(p.kind()).map(Robust.Mean::mean).map(m -> -m).orElse(0.0)
-            : 0;
-    return Preload.of(round.engine.drive(), p.kind(), turns, growthIn);
+  /**
+   * Where nothing turns, the length at zero lash is measured once, as a rule as found; the part
+   * that is in then tells the rest.
+   *
+   * @param of the reading it is of
+   */
+  private static Optional<Preload> preload(
+      Round round,
+      PreloadTarget wanted,
+      @Nullable Read found,
+      @Nullable Read of,
+      Optional<Double> partFound) {
+    if (of == null) {
+      return Optional.empty();
+    }
+    Engine engine = round.engine;
+    double growth = Preload.growthIn(engine.rules(), wanted.kind(), round.state, round.growth);
+    if (of.turns.isPresent()) {
+      double ratio = engine.drive().ratio(wanted.kind());
+      return Optional.of(Preload.ofTurns(wanted, of.turns.getAsDouble(), growth, ratio));
+    }
+    OptionalDouble zeroLash = found == null ? of.zeroLashIn : found.zeroLashIn;
+    if (zeroLash.isEmpty() || partFound.isEmpty()) {
+      return Optional.empty();
+    }
+    double was = partFound.get();
+    double now = of == found ? was : of.partIn.orElse(was);
+    return Preload.ofLength(
+        engine.drive(), wanted, new Preload.Length(zeroLash.getAsDouble(), was, now), growth);
   }
 
   private static Optional<PartChoice> part(Round round, Position p, Against found, double partIn) {

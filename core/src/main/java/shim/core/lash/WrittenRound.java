@@ -32,8 +32,9 @@ public record WrittenRound(
   /**
    * One reading at one valve.
    *
-   * @param gap empty where it is turns, or left as found
+   * @param gap empty of a hydraulic valve, or where it is left as found
    * @param turns of a hydraulic lifter, back to zero lash; empty for a gap
+   * @param zeroLashIn pushrod length at zero lash, inch, of a hydraulic valve where nothing turns
    * @param same left as found: nothing was touched
    * @param partIn pushrod or shim that was in, inch; empty where nobody wrote it down
    * @param takenAt orders the readings of a round
@@ -43,6 +44,7 @@ public record WrittenRound(
       Phase phase,
       Optional<Reading> gap,
       OptionalDouble turns,
+      OptionalDouble zeroLashIn,
       boolean same,
       OptionalDouble partIn,
       long takenAt) {}

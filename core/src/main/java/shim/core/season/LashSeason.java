@@ -72,7 +72,10 @@ public final class LashSeason {
   }
 
   private double target(Position p, HeatState state) {
-    return LashTarget.of(engine, p.kind(), state, new Growth(Map.of())).targetIn();
+    return LashTarget.of(engine, p.kind(), state, new Growth(Map.of()))
+        .wanted()
+        .orElseThrow(() -> new IllegalArgumentException("no lash is wanted at " + p))
+        .targetIn();
   }
 
   /** Runs the engine to each round and makes it, in order of hours. */

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
+import shim.core.Engines;
+import shim.core.engine.Engine;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.lash.LashRecord;
@@ -24,21 +26,24 @@ class LashRoundsTest {
   private static final Position I1 = Position.parse("1I");
   private static final Position E1 = Position.parse("1E");
 
+  private static final Engine.Drive DRIVE = Engines.engine(Engines.sheet("inline-4")).drive();
+
   private static Entry gap(Position valve, Phase phase, double in, long at) {
     Reading reading = new Reading.Figure(in, 0.001);
-    return new Entry(valve, phase, Optional.of(reading), NONE, false, NONE, at);
+    return new Entry(valve, phase, Optional.of(reading), NONE, NONE, false, NONE, at);
   }
 
   private static Entry same(Position valve) {
-    return new Entry(valve, Phase.LEFT, Optional.empty(), NONE, true, NONE, 99);
+    return new Entry(valve, Phase.LEFT, Optional.empty(), NONE, NONE, true, NONE, 99);
   }
 
   private static Entry turns(Position valve, Phase phase, double turns) {
-    return new Entry(valve, phase, Optional.empty(), OptionalDouble.of(turns), false, NONE, 1);
+    return new Entry(
+        valve, phase, Optional.empty(), OptionalDouble.of(turns), NONE, false, NONE, 1);
   }
 
   private static Entry part(Position valve, Phase phase, double in) {
-    return new Entry(valve, phase, Optional.empty(), NONE, true, OptionalDouble.of(in), 1);
+    return new Entry(valve, phase, Optional.empty(), NONE, NONE, true, OptionalDouble.of(in), 1);
   }
 
   private static WrittenRound round(long order, Entry... entries) {
@@ -70,10 +75,10 @@ class LashRoundsTest {
         record(
             round(10, turns(I1, Phase.FOUND, 0.5), same(I1)),
             round(20, turns(I1, Phase.FOUND, 0.4), turns(I1, Phase.LEFT, 0.5)));
-    assertThat(r.turns(I1, 10)).isEqualTo(new LashRecord.Turns(of(0.5), of(0.5)));
-    assertThat(r.turns(I1, 20)).isEqualTo(new LashRecord.Turns(of(0.4), of(0.5)));
-    assertThat(r.turns(E1, 20)).isEqualTo(new LashRecord.Turns(NONE, NONE));
-    assertThat(r.turns(I1, 11)).isEqualTo(new LashRecord.Turns(NONE, NONE));
+    assertThat(r.preloads(DRIVE, I1, 10)).isEqualTo(new LashRecord.Preloads(of(0.5), of(0.5)));
+    assertThat(r.preloads(DRIVE, I1, 20)).isEqualTo(new LashRecord.Preloads(of(0.4), of(0.5)));
+    assertThat(r.preloads(DRIVE, E1, 20)).isEqualTo(new LashRecord.Preloads(NONE, NONE));
+    assertThat(r.preloads(DRIVE, I1, 11)).isEqualTo(new LashRecord.Preloads(NONE, NONE));
   }
 
   private static OptionalDouble of(double v) {

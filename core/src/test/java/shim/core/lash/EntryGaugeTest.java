@@ -25,7 +25,7 @@ class EntryGaugeTest {
       double target,
       double tolerance,
       @Nullable Double floor,
-      LashTarget.Verdict verdict,
+      LashVerdict verdict,
       boolean asked) {
     Reading reading =
         switch (form) {

@@ -61,14 +61,16 @@ class LashTest {
               r.inTolerance());
       Engine hot =
           new Engine("hot", engine.layout(), engine.drive(), engine.cam(), engine.lash(), rules);
-      LashTarget cold = LashTarget.of(hot, ValveKind.INTAKE, HeatState.COLD, own);
+      LashTarget cold =
+          LashTarget.of(hot, ValveKind.INTAKE, HeatState.COLD, own).wanted().orElseThrow();
       assertThat(cold.targetIn() - cold.floorIn())
           .isCloseTo(engine.lash().intakeIn() - engine.lash().floorIntakeIn(), within(TIGHT));
       Engine.LashSpec asCold =
           new Engine.LashSpec(cold.targetIn(), 0.02, cold.floorIn(), null, HeatState.COLD);
       Engine back =
           new Engine("cold", engine.layout(), engine.drive(), engine.cam(), asCold, rules);
-      LashTarget hotAgain = LashTarget.of(back, ValveKind.INTAKE, HeatState.HOT, own);
+      LashTarget hotAgain =
+          LashTarget.of(back, ValveKind.INTAKE, HeatState.HOT, own).wanted().orElseThrow();
       assertThat(hotAgain.targetIn()).isCloseTo(engine.lash().intakeIn(), within(TIGHT));
       assertThat(hotAgain.floorIn()).isCloseTo(engine.lash().floorIntakeIn(), within(TIGHT));
     }
@@ -134,10 +136,10 @@ class LashTest {
         EntryGauge.of(
             new LashTarget(
                 ValveKind.INTAKE, HeatState.HOT, target, null, tolerance, Said.kept("test"), null));
-    assertThat(gauge.judge(most)).isEqualTo(LashTarget.Verdict.IN);
-    assertThat(gauge.judge(least)).isEqualTo(LashTarget.Verdict.IN);
-    assertThat(gauge.judge(most + 0.0000001)).isEqualTo(LashTarget.Verdict.WIDE);
-    assertThat(gauge.judge(least - 0.0000001)).isEqualTo(LashTarget.Verdict.TIGHT);
+    assertThat(gauge.judge(most)).isEqualTo(LashVerdict.IN);
+    assertThat(gauge.judge(least)).isEqualTo(LashVerdict.IN);
+    assertThat(gauge.judge(most + 0.0000001)).isEqualTo(LashVerdict.WIDE);
+    assertThat(gauge.judge(least - 0.0000001)).isEqualTo(LashVerdict.TIGHT);
   }
 
   @Test
@@ -155,7 +157,7 @@ class LashTest {
 
   @ParameterizedTest
   @CsvSource({"0.018, IN", "0.020, IN", "0.0201, WIDE", "0.0159, TIGHT", "0.0139, BELOW_FLOOR"})
-  void verdicts(double lashIn, LashTarget.Verdict expected) {
+  void verdicts(double lashIn, LashVerdict expected) {
     assertThat(target(0.018, 0.014).judge(lashIn)).isEqualTo(expected);
   }
 
@@ -193,36 +195,6 @@ class LashTest {
     assertThat(loosen.fraction()).isEqualTo("1/8");
     // 1/16 turn on a 3/8-24 stud at 1.5 is 0.0065: too coarse to aim with.
     assertThat(0.1042 / 16).isCloseTo(0.0065, within(5e-5));
-  }
-
-  @Test
-  void preloadAgainstThePlungersTravel() {
-    Engine.Drive drive =
-        new Engine.Drive(
-            shim.core.engine.Lifter.ROLLER_HYDRAULIC,
-            shim.core.engine.Rocker.STUD,
-            1.5,
-            1.5,
-            Adjuster.FULCRUM_NUT,
-            AdjusterThread.parse("3/8-24").orElseThrow(),
-            0.090,
-            0.75,
-            List.of(),
-            null,
-            null);
-    Preload p = Preload.of(drive, ValveKind.INTAKE, 0.25, 0.006);
-    assertThat(p.travelIn()).isCloseTo(0.75 * 0.0694, within(1e-4));
-    assertThat(p.hotTravelIn()).isCloseTo(p.travelIn() - 0.004, within(TIGHT));
-    assertThat(p.changeTurns()).isEqualTo(0.5);
-    assertThat(Preload.bottomTurns(drive, ValveKind.INTAKE).orElseThrow())
-        .isCloseTo(0.090 / 0.0694, within(1e-3));
-    assertThat(Preload.of(drive, ValveKind.INTAKE, 1.5, 0).verdict())
-        .isEqualTo(Preload.Verdict.BOTTOMED);
-    assertThatThrownBy(() -> Preload.requireTravel(0.0694 * 1.5, 0.090, 1.5))
-        .isInstanceOf(LashException.class)
-        .hasMessageContaining("would bottom");
-    assertThatThrownBy(() -> Preload.of(drive, ValveKind.INTAKE, Double.NaN, 0))
-        .isInstanceOf(LashException.class);
   }
 
   @Test

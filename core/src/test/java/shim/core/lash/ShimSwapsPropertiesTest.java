@@ -41,7 +41,7 @@ class ShimSwapsPropertiesTest {
     for (int s = 0; s < valves.size(); s++) {
       if (used.add(s)) {
         double lash = valves.get(at).lashWith(valves.get(s).shimIn());
-        int in = TARGET.judge(lash) == LashTarget.Verdict.IN ? 1 : 0;
+        int in = TARGET.judge(lash) == LashVerdict.IN ? 1 : 0;
         best = Math.max(best, in + best(valves, at + 1, used));
         used.remove(s);
       }
@@ -58,7 +58,7 @@ class ShimSwapsPropertiesTest {
       assertThat(swaps.within()).isEqualTo(best(valves, 0, new HashSet<>()));
       assertThat(swaps.wanted()).hasSize(valves.size() - swaps.within());
       assertThat(swaps.moves())
-          .allSatisfy(m -> assertThat(TARGET.judge(m.lashIn())).isEqualTo(LashTarget.Verdict.IN));
+          .allSatisfy(m -> assertThat(TARGET.judge(m.lashIn())).isEqualTo(LashVerdict.IN));
       assertThat(swaps.moves().stream().map(ShimSwaps.Move::from).distinct().count())
           .as("no shim is in two places")
           .isEqualTo(swaps.moves().size());

@@ -14,6 +14,7 @@ import shim.core.engine.Adjuster;
 import shim.core.engine.Engine;
 import shim.core.engine.EngineSheet.DriveSheet;
 import shim.core.engine.HeatState;
+import shim.core.engine.HotColdSchool;
 import shim.core.engine.Lifter;
 import shim.core.engine.Position;
 import shim.core.engine.Rocker;
@@ -52,7 +53,7 @@ class ValveAtHandTest {
   }
 
   private static Read gap(double in) {
-    return new Read(OptionalDouble.of(in), NONE, NONE, false);
+    return new Read(OptionalDouble.of(in), NONE, NONE, NONE, false);
   }
 
   private static ValveAtHand at(Engine engine, @Nullable Read found, @Nullable Read left) {
@@ -87,11 +88,11 @@ class ValveAtHandTest {
   void foundAndLeftAreJudgedEachAndTheLatestSaysWhatToDo() {
     double target = at(SCREWS, null, null).target().orElseThrow().targetIn();
     ValveAtHand found = at(SCREWS, gap(target + 0.006), null);
-    assertThat(found.foundVerdict()).hasValue(LashTarget.Verdict.WIDE);
+    assertThat(found.foundVerdict()).hasValue(LashVerdict.WIDE);
     assertThat(found.leftVerdict()).isEmpty();
     assertThat(found.turn().orElseThrow().direction()).isEqualTo(Turn.Direction.TIGHTEN);
     ValveAtHand left = at(SCREWS, gap(target + 0.006), gap(target));
-    assertThat(left.leftVerdict()).hasValue(LashTarget.Verdict.IN);
+    assertThat(left.leftVerdict()).hasValue(LashVerdict.IN);
     assertThat(left.turn().orElseThrow().direction()).isEqualTo(Turn.Direction.LEAVE);
     assertThat(left.preload()).isEmpty();
     assertThat(left.part()).isEmpty();
@@ -104,7 +105,7 @@ class ValveAtHandTest {
     assertThat(at(SCREWS, gap(10 * target), null).ask()).isPresent();
     assertThat(at(SCREWS, gap(10 * target), gap(target)).ask()).as("the latest counts").isEmpty();
     assertThat(at(SCREWS, gap(target), gap(10 * target)).ask()).isPresent();
-    Read said = new Read(OptionalDouble.of(10 * target), NONE, NONE, true);
+    Read said = new Read(OptionalDouble.of(10 * target), NONE, NONE, NONE, true);
     assertThat(at(SCREWS, said, null).ask()).isEmpty();
     assertThat(at(SCREWS, said, gap(10 * target)).ask()).as("said of the other one").isPresent();
   }
@@ -125,11 +126,11 @@ class ValveAtHandTest {
   @Test
   void aHydraulicLifterHasPreloadAndNoTarget() {
     Engine hydraulic = engine(Lifter.ROLLER_HYDRAULIC, Rocker.STUD, Adjuster.FULCRUM_NUT);
-    Read half = new Read(NONE, OptionalDouble.of(0.5), NONE, false);
+    Read half = new Read(NONE, OptionalDouble.of(0.5), NONE, NONE, false);
     ValveAtHand v = at(hydraulic, half, null);
     assertThat(v.target()).isEmpty();
     assertThat(v.turn()).isEmpty();
-    assertThat(v.foundVerdict()).isEmpty();
+    assertThat(v.foundVerdict()).hasValue(LashVerdict.IN);
     assertThat(v.preload()).isPresent();
     assertThat(at(hydraulic, null, null).preload()).isEmpty();
     assertThat(at(SCREWS, half, null).preload()).as("a solid lifter has none").isEmpty();
@@ -138,14 +139,15 @@ class ValveAtHandTest {
   @Test
   void aBucketIsShimmedFromThePartThatIsIn() {
     Engine buckets = engine(Lifter.BUCKET, Rocker.NONE, Adjuster.BUCKET_SHIM);
-    Read found = new Read(OptionalDouble.of(0.010), NONE, OptionalDouble.of(0.110), false);
+    Read found = new Read(OptionalDouble.of(0.010), NONE, NONE, OptionalDouble.of(0.110), false);
     ValveAtHand v = at(buckets, found, null);
     assertThat(v.turn()).isEmpty();
     assertThat(v.partNowIn()).hasValue(0.110);
     assertThat(v.part()).isPresent();
     LashRecord record =
         before(
-            new Entry(I1, Phase.FOUND, Optional.empty(), NONE, true, OptionalDouble.of(0.112), 1));
+            new Entry(
+                I1, Phase.FOUND, Optional.empty(), NONE, NONE, true, OptionalDouble.of(0.112), 1));
     assertThat(at(buckets, record, gap(0.010), null, false).partNowIn()).hasValue(0.112);
     assertThat(at(buckets, record, found, null, false).partNowIn())
         .as("what was written down now counts")
@@ -182,20 +184,36 @@ class ValveAtHandTest {
   /** Set cold, what the engine grows hot comes off the preload. */
   @Test
   void preloadSetColdTakesTheEnginesGrowthOff() {
-    Engine hydraulic = engine(Lifter.ROLLER_HYDRAULIC, Rocker.STUD, Adjuster.FULCRUM_NUT);
+    Engine table = engine(Lifter.ROLLER_HYDRAULIC, Rocker.STUD, Adjuster.FULCRUM_NUT);
+    Engine.Rules r = table.rules();
+    Engine hydraulic =
+        new Engine(
+            table.name(),
+            table.layout(),
+            table.drive(),
+            table.cam(),
+            table.lash(),
+            new Engine.Rules(
+                HotColdSchool.OWN_GROWTH,
+                0,
+                r.block(),
+                r.heads(),
+                r.toleranceIn(),
+                r.feelerStepIn(),
+                r.rampMarginDeg(),
+                List.of(),
+                r.staticTimingDeg(),
+                r.inTolerance()));
     LashRecord record =
         new LashRecord(
             List.of(all(10, HeatState.COLD, 0.012), all(20, HeatState.HOT, 0.018)), List.of());
-    Read half = new Read(NONE, OptionalDouble.of(0.5), NONE, false);
+    Read half = new Read(NONE, OptionalDouble.of(0.5), NONE, NONE, false);
     Preload cold = preload(hydraulic, record, HeatState.COLD, half);
     Preload hot = preload(hydraulic, record, HeatState.HOT, half);
-    Growth growth = Growth.of(record.history(), hydraulic.layout().positions());
-    double coldMinusHot = growth.coldMinusHotIn(I1.kind()).orElseThrow().mean();
-    assertThat(coldMinusHot).isCloseTo(-0.006, within(1e-9));
-    assertThat(cold)
-        .isEqualTo(Preload.of(hydraulic.drive(), I1.kind(), 0.5, -coldMinusHot))
-        .isNotEqualTo(hot);
-    assertThat(hot).isEqualTo(Preload.of(hydraulic.drive(), I1.kind(), 0.5, 0));
+    assertThat(cold.travelIn()).isEqualTo(hot.travelIn());
+    assertThat(hot.hotTravelIn()).isEqualTo(hot.travelIn());
+    assertThat(cold.hotTravelIn())
+        .isCloseTo(cold.travelIn() - 0.006 / hydraulic.drive().ratioIntake(), within(1e-9));
   }
 
   private static WrittenRound all(long order, HeatState state, double in) {
@@ -213,8 +231,8 @@ class ValveAtHandTest {
   private static Stream<Entry> read(Position p, double in) {
     Optional<Reading> figure = Optional.of(new Reading.Figure(in, 0.001));
     return Stream.of(
-        new Entry(p, Phase.FOUND, figure, NONE, false, NONE, 1),
-        new Entry(p, Phase.LEFT, Optional.empty(), NONE, true, NONE, 2));
+        new Entry(p, Phase.FOUND, figure, NONE, NONE, false, NONE, 1),
+        new Entry(p, Phase.LEFT, Optional.empty(), NONE, NONE, true, NONE, 2));
   }
 
   private static Preload preload(Engine engine, LashRecord record, HeatState state, Read found) {

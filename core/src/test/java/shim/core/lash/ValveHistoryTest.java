@@ -94,7 +94,7 @@ class ValveHistoryTest {
     Position p = Position.parse(position);
     LashTarget target =
         new LashTarget(p.kind(), HeatState.HOT, 0.018, 0.014, 0.002, Said.kept("test"), null);
-    return new RoundStory.ValveLine(p, target, true, left, drift, null);
+    return new RoundStory.ValveLine(p, target, true, left, drift, null, null);
   }
 
   @Test
@@ -111,7 +111,7 @@ class ValveHistoryTest {
   }
 
   private static RoundStory.ValveLine turned(Position p, boolean done, String finding) {
-    return new RoundStory.ValveLine(p, null, done, null, null, finding);
+    return new RoundStory.ValveLine(p, null, done, null, null, null, finding);
   }
 
   @Test
@@ -130,7 +130,7 @@ class ValveHistoryTest {
         .returns(RoundStory.About.LEFT_OUT, RoundStory.Look::about);
     RoundStory.ValveLine seen =
         new RoundStory.ValveLine(
-            Position.parse("1I"), lines.get(0).target(), false, null, null, "spring broken");
+            Position.parse("1I"), lines.get(0).target(), false, null, null, null, "spring broken");
     assertThat(RoundStory.of(List.of(seen)).first())
         .extracting(RoundStory.Look::about)
         .containsExactly(RoundStory.About.SEEN, RoundStory.About.NOT_DONE);
