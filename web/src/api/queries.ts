@@ -81,6 +81,13 @@ export const lashHistory = (engineId: string) =>
       answered(api.GET("/api/engines/{id}/lash-history", { params: { path: { id: engineId } } })),
   });
 
+export const seenInRounds = (engineId: string) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "seen-in-rounds"],
+    queryFn: () =>
+      answered(api.GET("/api/engines/{id}/seen-in-rounds", { params: { path: { id: engineId } } })),
+  });
+
 export const lashTargets = (engineId: string, state: "HOT" | "COLD") =>
   queryOptions({
     queryKey: ["engines", engineId, "targets", state],

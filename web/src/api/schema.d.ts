@@ -1204,6 +1204,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/{id}/seen-in-rounds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["seen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines/{id}/rounds": {
         parameters: {
             query?: never;
@@ -3108,7 +3124,7 @@ export interface components {
             engineId: string;
             valves: string[];
             /** @enum {string} */
-            part: "PUSHROD" | "ROCKER" | "LIFTER" | "VALVE" | "GASKET" | "HEAD_SKIM" | "SEAT";
+            part: "CAM" | "PUSHROD" | "ROCKER" | "STUD" | "GUIDE_PLATE" | "LIFTER" | "VALVE" | "GASKET" | "HEAD_SKIM" | "SEAT" | "SEAT_RING";
             /** Format: double */
             engineHours: number;
             hand: string;
@@ -4346,6 +4362,15 @@ export interface components {
             setSdPercent?: number;
             warning?: components["schemas"]["TesterHabit"];
         };
+        Finding: {
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            /** @enum {string} */
+            part: "SPRING" | "ROCKER";
+            /** Format: double */
+            engineHours: number;
+            said: components["schemas"]["Said"];
+        };
         RoundLine: {
             /** Format: uuid */
             id: string;
@@ -4384,7 +4409,7 @@ export interface components {
         };
         ReadinessReason: {
             /** @enum {string} */
-            code: "OPEN_JOB" | "OPEN_ITEM" | "NO_SPRINGS" | "SPRINGS_NEVER_TESTED" | "SPRING_CHANGE" | "SPRINGS_WATCH" | "VALVES_WITHOUT_SPRING" | "ROUND_OPEN" | "NO_ROUND" | "RAN_SINCE_ROUND" | "LEFT_UNDONE" | "LASH_MOVES" | "LASH_MOVES_LOOKED_AT" | "TICKS_HOT" | "LIFTER_CHANGE" | "LIFTERS_WATCH";
+            code: "OPEN_JOB" | "OPEN_ITEM" | "NO_SPRINGS" | "SPRINGS_NEVER_TESTED" | "SPRING_CHANGE" | "SPRINGS_WATCH" | "SPRING_SEEN" | "VALVES_WITHOUT_SPRING" | "ROUND_OPEN" | "NO_ROUND" | "RAN_SINCE_ROUND" | "LEFT_UNDONE" | "LASH_MOVES" | "LASH_MOVES_LOOKED_AT" | "ROCKER_SEEN" | "TICKS_HOT" | "LIFTER_CHANGE" | "LIFTERS_WATCH";
             /** @enum {string} */
             area: "WORK" | "SPRINGS" | "LASH" | "LIFTERS";
             /** @enum {string} */
@@ -4465,7 +4490,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            part: "PUSHROD" | "ROCKER" | "LIFTER" | "VALVE" | "GASKET" | "HEAD_SKIM" | "SEAT";
+            part: "CAM" | "PUSHROD" | "ROCKER" | "STUD" | "GUIDE_PLATE" | "LIFTER" | "VALVE" | "GASKET" | "HEAD_SKIM" | "SEAT" | "SEAT_RING";
             valves: string[];
             /** Format: double */
             engineHours: number;
@@ -6770,6 +6795,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EngineSprings"];
+                };
+            };
+        };
+    };
+    seen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Finding"][];
                 };
             };
         };

@@ -3,8 +3,8 @@ import { type LashUnit, lashText, unitName } from "./lash";
 
 type Target = Pick<Schemas["PreloadTarget"], "unit">;
 
-/** Turns of an adjuster, to the hundredth. */
-export const turnsText = (turns: number) => String(Math.round(turns * 100) / 100).replace("-", "−");
+/** Turns of an adjuster to the hundredth, all of one width. */
+export const turnsText = (turns: number) => turns.toFixed(2).replace("-", "−");
 
 /** A preload as it is counted on its engine: turns from zero lash, or travel of the plunger. */
 export function preloadFigure(value: number | undefined, of: Target, unit: LashUnit): string {

@@ -115,7 +115,14 @@ const SAYINGS: Record<string, Saying> = {
   "LOBE.SHORT_LASH_DIFFERS": (f, means) =>
     `${short(f, means)}; its lash opened ${f.thou("openedThou")}: more than one thing, or the dial`,
 
+  /** As it was said until it had a code. */
   "ROUND.SEEN": (_, seen) => seen,
+  "SEEN.SPRING_BROKEN": () => "spring broken: it does not run like this",
+  "SEEN.SPRING_LOOSE": () => "spring loose: measure its seat load and height before it runs",
+  "SEEN.SPRING_WORN": () => "spring worn: look at it before it runs",
+  "SEEN.ROCKER_BROKEN": () => "rocker broken: it does not run like this",
+  "SEEN.ROCKER_LOOSE": () => "rocker loose: look at its stud, nut and shaft before it runs",
+  "SEEN.ROCKER_WORN": () => "rocker worn: look at its tip and underside before it runs",
   "ROUND.NOT_DONE": () => "was not done",
   "ROUND.UNDER_FLOOR": (f) =>
     `left at ${f.lash("leftIn")}, under the lowest allowed ${f.lash("floorIn")} ${f.unit}`,
@@ -246,5 +253,5 @@ export function say(said: Said, unit: LashUnit): string {
 export function sayOf(position: Valve | undefined, said: Said, unit: LashUnit): string {
   const words = say(said, unit);
   if (!position || said.code === "KEPT") return words;
-  return said.code === "ROUND.SEEN" ? `${position}: ${words}` : `${position} ${words}`;
+  return said.code.includes("SEEN") ? `${position}: ${words}` : `${position} ${words}`;
 }

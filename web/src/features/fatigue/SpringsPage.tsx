@@ -13,6 +13,7 @@ import { buttonClass } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { Notice } from "../../ui/Notice";
 import { loadUnit, percentText } from "../../units/load";
+import { SeenInRounds } from "../readiness/SeenInRounds";
 import { worstFirst } from "../spring/worstFirst";
 import { SetChart } from "./SetChart";
 import { SpringPanel } from "./SpringPanel";
@@ -41,6 +42,7 @@ function Loaded({ engine }: { engine: Schemas["EngineView"] }) {
 function NoSprings({ engineId }: { engineId: string }) {
   return (
     <div className="grid gap-3 p-4">
+      <SeenInRounds engineId={engineId} part="SPRING" />
       <Notice tone="know">No springs are on record for this engine yet. Put its set in, then test it.</Notice>
       <p>
         <Link to="/engines/$id/spring-setup" params={{ id: engineId }} className={buttonClass("now")}>
@@ -104,6 +106,7 @@ function SpringsView({ engine, known }: SpringsViewProps) {
         </section>
         {/* biome-ignore lint/a11y/noNoninteractiveTabindex: the panel scrolls, and the keyboard must reach it */}
         <div className="flex min-h-0 min-w-0 flex-col gap-3 min-[1000px]:overflow-y-auto" tabIndex={0}>
+          <SeenInRounds engineId={engine.id} part="SPRING" />
           <Headline engineId={engine.id} known={known} onValve={setValve} />
           {spring ? (
             <SpringPanel engineId={engine.id} spring={spring} />

@@ -23,7 +23,7 @@ export function PartFitted({ round, valve, value, onChange }: PartFittedProps) {
     <div className="w-60">
       <Field
         key={valve.position + (valve.found ? "f" : "")}
-        label={`${name} now in, ${u}`}
+        label={`${name} in place, ${u}`}
         hint={valve.found ? "change it here when you fit another" : "as it was when you came"}
         inputMode="decimal"
         className="num text-2xl"

@@ -92,7 +92,7 @@ export function ValvePanel(props: ValvePanelProps) {
           <ValveHead valve={valve} />
           <label htmlFor="figure" className="text-lg font-semibold text-accent">
             {there || step !== "FOUND" ? asked(step, valve) : "As found, once the crank is at its stop"}
-            <span className="text-muted"> in {enteredIn(round, valve, step, unit)}</span>
+            <span className="text-muted"> {enteredIn(round, valve, step, unit)}</span>
           </label>
           <input
             id="figure"

@@ -40,11 +40,11 @@ export function nextValve(round: Round, after: number): number | undefined {
 
 /** What fills the box of a valve: its unit, or what of it is measured where nothing turns. */
 export function enteredIn(round: Round, valve: ValveView, step: Step, unit: LashUnit): string {
-  if (!valve.preloadTarget) return unitName(unit);
-  if (valve.preloadTarget.unit === "TURNS") return "turns back to zero lash";
-  const size = unit === "mm" ? "mm" : "in";
-  if (step === "FOUND" || step === "SURE") return `${size}: the length at zero lash`;
-  return `${size}: the ${round.adjuster === "PEDESTAL_SHIM" ? "shim" : "pushrod"} fitted`;
+  if (!valve.preloadTarget) return `in ${unitName(unit)}`;
+  if (valve.preloadTarget.unit === "TURNS") return "in turns back to zero lash";
+  const size = unit === "mm" ? "mm" : "inches";
+  if (step === "FOUND" || step === "SURE") return `the length at zero lash, in ${size}`;
+  return `the ${round.adjuster === "PEDESTAL_SHIM" ? "shim" : "pushrod"} fitted, in ${size}`;
 }
 
 /** What Enter on an empty box means at each step. */

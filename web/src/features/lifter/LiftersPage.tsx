@@ -10,6 +10,7 @@ import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
 import { Choice } from "../../ui/Choice";
 import { unitName } from "../../units/lash";
+import { SeenInRounds } from "../readiness/SeenInRounds";
 import { CommonPart } from "./CommonPart";
 import { Headline, Legend, Others } from "./LiftersParts";
 import { LobesPart } from "./LobesPart";
@@ -84,6 +85,7 @@ function LiftersView({ engine, known, drift }: ViewProps) {
             </>
           ) : (
             <>
+              <SeenInRounds engineId={engine.id} part="ROCKER" />
               <Headline engineId={engine.id} known={known} onValve={choose} />
               <Overview engine={engine} known={known} drift={drift} onValve={choose} />
             </>

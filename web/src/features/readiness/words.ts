@@ -29,6 +29,9 @@ export function reasonWords(r: Reason, unit: LashUnit): string {
       return `springs to watch: ${at}`;
     case "VALVES_WITHOUT_SPRING":
       return `valves without a spring on record: ${at}`;
+    case "SPRING_SEEN":
+    case "ROCKER_SEEN":
+      return `${at}: ${because} (seen at ${(r.hours ?? 0).toFixed(1)} h)`;
     case "ROUND_OPEN":
       return "a lash round is open";
     case "NO_ROUND":

@@ -12,11 +12,15 @@ import { Sheet } from "../../ui/Sheet";
 type Part = Schemas["PartsChanged"]["part"];
 
 const PARTS: readonly (readonly [Part, string])[] = [
+  ["CAM", "cam"],
   ["PUSHROD", "pushrod"],
   ["ROCKER", "rocker"],
+  ["STUD", "stud"],
+  ["GUIDE_PLATE", "guide plate"],
   ["LIFTER", "lifter"],
   ["VALVE", "valve"],
   ["SEAT", "seat work"],
+  ["SEAT_RING", "seat ring"],
   ["GASKET", "head gasket"],
   ["HEAD_SKIM", "head skimmed"],
 ];
@@ -40,7 +44,7 @@ export function ChangePart({ engine, hours, changes }: ChangePartProps) {
       </div>
       {changes.length === 0 && (
         <p className="text-sm text-muted">
-          A pushrod, rocker, lifter, valve, gasket, skim or seat: tell it here, and drift starts anew at those
+          A cam, pushrod, rocker, lifter, valve, seat or gasket: tell it here, and drift starts anew at those
           valves.
         </p>
       )}

@@ -193,9 +193,8 @@ class RoundApiTest extends ApiTest {
     assertThat(of(round, "3E", ".status")).isEqualTo("FOUND");
     assertThat(get("/api/rounds/" + round + "/looks"))
         .bodyJson()
-        .extractingPath("$.now[0].said.name")
-        .asString()
-        .contains("spring broken");
+        .extractingPath("$.now[0].said.code")
+        .isEqualTo("SEEN.SPRING_BROKEN");
   }
 
   @Test

@@ -96,7 +96,21 @@ class RoundKindsApiTest extends ApiTest {
     assertThat(get("/api/rounds/" + round + "/looks"))
         .bodyJson()
         .extractingPath("$.now[?(@.position=='1I')].said.code")
-        .isEqualTo(List.of("ROUND.SEEN"));
+        .isEqualTo(List.of("SEEN.SPRING_BROKEN"));
+    assertThat(get("/api/engines/" + engine + "/seen-in-rounds"))
+        .bodyJson()
+        .extractingPath("$[*].said.code")
+        .isEqualTo(List.of("SEEN.SPRING_BROKEN"));
+    assertThat(get("/api/engines/" + engine + "/readiness"))
+        .bodyJson()
+        .extractingPath("$.reasons[?(@.code=='SPRING_SEEN')].positions[0]")
+        .isEqualTo(List.of("1I"));
+    assertThat(put("/api/rounds/" + round + "/valves/1I", broken.replace("BROKEN", "WHOLE")))
+        .hasStatusOk();
+    assertThat(get("/api/engines/" + engine + "/seen-in-rounds"))
+        .bodyJson()
+        .extractingPath("$")
+        .isEqualTo(List.of());
     assertThat(get("/api/engines/" + engine + "/lash-history"))
         .bodyJson()
         .extractingPath("$.valves[?(@.position=='1I')].points[0].leftPreload")

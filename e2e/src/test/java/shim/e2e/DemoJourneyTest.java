@@ -136,7 +136,7 @@ class DemoJourneyTest {
   @Test
   void aFixedRockerShowsWhatEachPushrodWouldGive() {
     engine("Workshop six");
-    browser.press("Go on with the round").awaitAddress("/rounds/").sees("Pushrod now in");
+    browser.press("Go on with the round").awaitAddress("/rounds/").sees("Pushrod in place");
     browser.press("5I, 19").sees("fit 9.7950 in for a lash of");
   }
 

@@ -1,7 +1,9 @@
 package shim.app.lash;
 
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -9,21 +11,32 @@ import shim.core.drift.LashRound;
 import shim.core.drift.LashRounds;
 import shim.core.engine.Engine;
 import shim.core.engine.Position;
+import shim.core.lash.EyeFindings;
 import shim.core.lash.Growth;
 import shim.core.lash.LashRecord;
 import shim.core.lash.LashVerdict;
 import shim.core.lash.ValveAtHand;
+import shim.core.unit.Known;
 
 /** An engine's rounds as the drift analysis takes them. */
 @Service
 @Transactional(readOnly = true)
 public class LashBook {
   private final RoundRows rounds;
+  private final LookRows looks;
+  private final ChainChangeRows changes;
   private final LashPast past;
   private final RoundReader reader;
 
-  LashBook(RoundRows rounds, LashPast past, RoundReader reader) {
+  LashBook(
+      RoundRows rounds,
+      LookRows looks,
+      ChainChangeRows changes,
+      LashPast past,
+      RoundReader reader) {
     this.rounds = rounds;
+    this.looks = looks;
+    this.changes = changes;
     this.past = past;
     this.reader = reader;
   }
@@ -74,6 +87,39 @@ public class LashBook {
                 v.status() != ValveAtHand.Status.DONE
                     || v.leftVerdict() != null && v.leftVerdict() != LashVerdict.IN)
         .map(RoundView.ValveView::position)
+        .toList();
+  }
+
+  /** What the eye saw in its rounds. */
+  public List<EyeFindings.Look> seen(UUID engineId) {
+    Map<UUID, RoundRow> byId =
+        rounds.findByEngineIdOrderByStartedAt(engineId).stream()
+            .collect(Collectors.toMap(r -> r.id, r -> r));
+    return looks.findByRoundIdIn(byId.keySet()).stream()
+        .map(
+            l -> {
+              RoundRow round = Known.in(byId, l.roundId);
+              return new EyeFindings.Look(
+                  Position.parse(l.valve),
+                  LashPast.order(round),
+                  round.engineHours,
+                  l.spring,
+                  l.rocker);
+            })
+        .toList();
+  }
+
+  /** Rockers renewed, as the parts changed say. */
+  public List<EyeFindings.Renewed> rockersRenewed(UUID engineId) {
+    return changes.findByEngineIdOrderByChangedAt(engineId).stream()
+        .filter(c -> c.part == Part.ROCKER)
+        .flatMap(
+            c ->
+                c.positions().stream()
+                    .map(
+                        p ->
+                            new EyeFindings.Renewed(
+                                p, EyeFindings.Part.ROCKER, c.changedAt.toEpochMilli())))
         .toList();
   }
 

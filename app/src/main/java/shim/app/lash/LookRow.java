@@ -10,6 +10,7 @@ import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
 import shim.app.record.Ids;
+import shim.core.lash.Seen;
 
 /** What the eye saw at one valve during a round, and whether it was put off. */
 @Entity

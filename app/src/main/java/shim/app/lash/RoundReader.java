@@ -24,6 +24,7 @@ import shim.core.engine.EngineSheet.InTolerance;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.engine.SheetCheck;
+import shim.core.lash.EyeFindings;
 import shim.core.lash.Growth;
 import shim.core.lash.LashException;
 import shim.core.lash.LashRecord;
@@ -223,7 +224,7 @@ class RoundReader {
               v.left() == null ? null : v.left().valueIn(),
               v.driftIn(),
               left(v),
-              finding(v)));
+              EyeFindings.at(v.spring(), v.rocker())));
     }
     return lines;
   }
@@ -232,18 +233,6 @@ class RoundReader {
     return v.left() == null || v.preload() == null || v.preloadTarget() == null
         ? null
         : new RoundStory.PreloadLeft(v.preloadTarget(), v.preload().preload());
-  }
-
-  private static @Nullable String finding(RoundView.ValveView v) {
-    if (v.spring() == Seen.BROKEN) {
-      return "spring broken: it does not run like this";
-    }
-    if (v.spring() == Seen.LOOSE) {
-      return "spring loose: measure its seat load and height";
-    }
-    return v.rocker() != null && v.rocker() != Seen.WHOLE
-        ? "rocker " + v.rocker().name().toLowerCase(java.util.Locale.ROOT)
-        : null;
   }
 
   private static ShimSwaps swaps(List<RoundView.ValveView> valves) {

@@ -17,6 +17,7 @@ import shim.core.lash.PartChoice;
 import shim.core.lash.Preload;
 import shim.core.lash.PreloadTarget;
 import shim.core.lash.Reading;
+import shim.core.lash.Seen;
 import shim.core.lash.Turn;
 import shim.core.lash.ValveAtHand;
 import shim.core.unit.Said;

@@ -29,6 +29,7 @@ import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.lash.Reading;
 import shim.core.lash.RoundStory;
+import shim.core.lash.Seen;
 import shim.core.lash.WrittenRound.Phase;
 
 /**

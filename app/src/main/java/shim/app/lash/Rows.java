@@ -30,6 +30,8 @@ interface ReadingRows extends JpaRepository<ReadingRow, UUID> {
 interface LookRows extends JpaRepository<LookRow, UUID> {
   List<LookRow> findByRoundId(UUID roundId);
 
+  List<LookRow> findByRoundIdIn(Collection<UUID> roundIds);
+
   Optional<LookRow> findByRoundIdAndValve(UUID roundId, String valve);
 }
 

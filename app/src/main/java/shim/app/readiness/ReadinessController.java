@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
 import shim.core.engine.Position;
+import shim.core.lash.EyeFindings;
 import shim.core.readiness.Readiness;
 import shim.core.unit.Said;
 
@@ -16,9 +17,11 @@ import shim.core.unit.Said;
 @RestController
 class ReadinessController {
   private final ReadinessReader reader;
+  private final SeenInRounds seen;
 
-  ReadinessController(ReadinessReader reader) {
+  ReadinessController(ReadinessReader reader, SeenInRounds seen) {
     this.reader = reader;
+    this.seen = seen;
   }
 
   /**
@@ -74,6 +77,12 @@ class ReadinessController {
             .map(area -> new ReadinessArea(area, readiness.of(area), readiness.count(area)))
             .toList(),
         readiness.reasons().stream().map(ReadinessController::reason).toList());
+  }
+
+  /** Springs and rockers that were seen broken, loose or worn in a round, and still are. */
+  @GetMapping("/api/engines/{id}/seen-in-rounds")
+  List<EyeFindings.Finding> seen(@PathVariable UUID id) {
+    return seen.of(id);
   }
 
   private static SinceRound since(double ranHours) {

@@ -21,12 +21,19 @@ class ReadinessReader {
   private final LashBook lash;
   private final LifterStanding lifters;
   private final OpenWork work;
+  private final SeenInRounds seen;
 
-  ReadinessReader(SpringStanding springs, LashBook lash, LifterStanding lifters, OpenWork work) {
+  ReadinessReader(
+      SpringStanding springs,
+      LashBook lash,
+      LifterStanding lifters,
+      OpenWork work,
+      SeenInRounds seen) {
     this.springs = springs;
     this.lash = lash;
     this.lifters = lifters;
     this.work = work;
+    this.seen = seen;
   }
 
   /** How the engine stands before the event it is asked for, and what that makes of it. */
@@ -45,7 +52,8 @@ class ReadinessReader {
             now.empty(),
             new Standing.Lash(
                 id(rounds.openRound()), Maybe.of(rounds.lastHours()), rounds.undone()),
-            lifters.of(engineId, now).stream().map(ReadinessReader::lifter).toList());
+            lifters.of(engineId, now).stream().map(ReadinessReader::lifter).toList(),
+            seen.of(engineId));
     return new Answer(standing, next, Readiness.of(standing));
   }
 

@@ -40,7 +40,7 @@ public record RoundStory(
    * @param done true when it is known how it was left
    * @param leftIn null before it was left, and of a hydraulic lifter
    * @param preload how a hydraulic lifter was left; null before
-   * @param finding something seen with the eye, such as a broken spring
+   * @param seen with the eye, such as a broken spring
    */
   public record ValveLine(
       Position position,
@@ -49,7 +49,7 @@ public record RoundStory(
       @Nullable Double leftIn,
       @Nullable Double driftIn,
       @Nullable PreloadLeft preload,
-      @Nullable String finding) {}
+      List<Said> seen) {}
 
   /** A preload as it was left, in the unit of its target. */
   public record PreloadLeft(PreloadTarget target, double preload) {}
@@ -64,8 +64,6 @@ public record RoundStory(
 
   /** What can be said of a round by itself. */
   public enum Code implements Said.Code {
-    /** Named by what was seen. */
-    SEEN,
     NOT_DONE,
     UNDER_FLOOR("leftIn", "floorIn"),
     OUTSIDE("leftIn", "targetIn", "toleranceIn"),
@@ -150,10 +148,7 @@ public record RoundStory(
 
   private static List<Look> single(ValveLine v) {
     List<Look> looks = new ArrayList<>();
-    if (v.finding() != null) {
-      looks.add(
-          new Look(About.SEEN, Weight.FIRST, v.position(), Said.of(Code.SEEN).named(v.finding())));
-    }
+    v.seen().forEach(s -> looks.add(new Look(About.SEEN, Weight.FIRST, v.position(), s)));
     if (!v.done()) {
       looks.add(new Look(About.NOT_DONE, Weight.SOON, v.position(), Said.of(Code.NOT_DONE)));
     }

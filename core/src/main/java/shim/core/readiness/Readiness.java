@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import shim.core.drift.ValveDrift;
 import shim.core.engine.Position;
 import shim.core.fatigue.Verdict;
+import shim.core.lash.EyeFindings;
 import shim.core.unit.Figures;
 import shim.core.unit.Said;
 
@@ -48,6 +49,8 @@ public record Readiness(State state, List<Reason> reasons) {
     SPRINGS_NEVER_TESTED(Area.SPRINGS, State.READY_BUT),
     SPRING_CHANGE(Area.SPRINGS, State.NOT_READY),
     SPRINGS_WATCH(Area.SPRINGS, State.READY_BUT),
+    /** Seen in a round, as {@code because} says: it does not run like this. */
+    SPRING_SEEN(Area.SPRINGS, State.NOT_READY),
     VALVES_WITHOUT_SPRING(Area.SPRINGS, State.READY_BUT),
     ROUND_OPEN(Area.LASH, State.READY_BUT),
     NO_ROUND(Area.LASH, State.READY_BUT),
@@ -57,6 +60,8 @@ public record Readiness(State state, List<Reason> reasons) {
     /** A valve's lash moves, as {@code because} says, and nobody has looked. */
     LASH_MOVES(Area.LASH, State.NOT_READY),
     LASH_MOVES_LOOKED_AT(Area.LASH, State.READY_BUT),
+    /** Seen in a round, as {@code because} says: it does not run like this. */
+    ROCKER_SEEN(Area.LIFTERS, State.NOT_READY),
     TICKS_HOT(Area.LIFTERS, State.READY_BUT),
     LIFTER_CHANGE(Area.LIFTERS, State.NOT_READY),
     LIFTERS_WATCH(Area.LIFTERS, State.READY_BUT);
@@ -118,6 +123,7 @@ public record Readiness(State state, List<Reason> reasons) {
     work(found, now);
     springs(found, now);
     lash(found, now);
+    now.seen().forEach(f -> found.add(seen(f)));
     now.lifters().forEach(v -> lifter(found, v));
     group(
         found,
@@ -200,6 +206,16 @@ public record Readiness(State state, List<Reason> reasons) {
           new Reason(Code.RAN_SINCE_ROUND, List.of(), ran, Optional.empty(), Optional.empty()));
     }
     lash.undone().forEach(p -> found.add(Reason.at(Code.LEFT_UNDONE, List.of(p))));
+  }
+
+  private static Reason seen(EyeFindings.Finding f) {
+    Code code = f.part() == EyeFindings.Part.SPRING ? Code.SPRING_SEEN : Code.ROCKER_SEEN;
+    return new Reason(
+        code,
+        List.of(f.valve()),
+        OptionalDouble.of(f.engineHours()),
+        Optional.of(f.said()),
+        Optional.empty());
   }
 
   private static void lifter(List<Reason> found, Standing.Lifter v) {

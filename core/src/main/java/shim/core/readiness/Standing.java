@@ -6,6 +6,7 @@ import java.util.OptionalDouble;
 import shim.core.drift.ValveDrift;
 import shim.core.engine.Position;
 import shim.core.fatigue.Verdict;
+import shim.core.lash.EyeFindings;
 import shim.core.unit.Said;
 
 /**
@@ -13,6 +14,7 @@ import shim.core.unit.Said;
  *
  * @param engineHours now
  * @param endHours engine hours at the end of the next event
+ * @param seen what the eye saw in a round and still stands
  */
 public record Standing(
     double engineHours,
@@ -21,7 +23,8 @@ public record Standing(
     List<Spring> springs,
     List<Position> withoutSpring,
     Lash lash,
-    List<Lifter> lifters) {
+    List<Lifter> lifters,
+    List<EyeFindings.Finding> seen) {
   /**
    * Work that is open.
    *
@@ -75,5 +78,6 @@ public record Standing(
     springs = List.copyOf(springs);
     withoutSpring = List.copyOf(withoutSpring);
     lifters = List.copyOf(lifters);
+    seen = List.copyOf(seen);
   }
 }

@@ -429,7 +429,7 @@ class PreloadTest {
       PreloadTarget t = PreloadTarget.of(nuts.drive(), ValveKind.INTAKE).orElseThrow();
       RoundStory.ValveLine shallow =
           new RoundStory.ValveLine(
-              I1, null, true, null, null, new RoundStory.PreloadLeft(t, 0.25), null);
+              I1, null, true, null, null, new RoundStory.PreloadLeft(t, 0.25), List.of());
       assertThat(RoundStory.of(List.of(shallow)).first())
           .singleElement()
           .satisfies(l -> assertThat(l.said().code()).isEqualTo("ROUND.PRELOAD_TURNS_OUT"))
@@ -437,7 +437,7 @@ class PreloadTest {
           .satisfies(l -> assertThat(l.said().figure("from")).isEqualTo(0.375));
       RoundStory.ValveLine in =
           new RoundStory.ValveLine(
-              I1, null, true, null, null, new RoundStory.PreloadLeft(t, 0.5), null);
+              I1, null, true, null, null, new RoundStory.PreloadLeft(t, 0.5), List.of());
       assertThat(RoundStory.of(List.of(in)).first()).isEmpty();
     }
   }

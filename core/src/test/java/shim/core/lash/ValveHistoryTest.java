@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
@@ -94,24 +95,24 @@ class ValveHistoryTest {
     Position p = Position.parse(position);
     LashTarget target =
         new LashTarget(p.kind(), HeatState.HOT, 0.018, 0.014, 0.002, Said.kept("test"), null);
-    return new RoundStory.ValveLine(p, target, true, left, drift, null, null);
+    return new RoundStory.ValveLine(p, target, true, left, drift, null, List.of());
   }
 
   @Test
   void aValveWithoutALashTargetTellsWhatWasSeenAndWhetherItIsDone() {
     Position p = Position.parse("2E");
-    assertThat(RoundStory.of(List.of(turned(p, true, "spring broken"))).first())
+    assertThat(RoundStory.of(List.of(turned(p, true, Seen.BROKEN))).first())
         .singleElement()
         .satisfies(l -> assertThat(l.about()).isEqualTo(RoundStory.About.SEEN))
-        .satisfies(l -> assertThat(l.said().name()).isEqualTo("spring broken"));
+        .satisfies(l -> assertThat(l.said().code()).isEqualTo("SEEN.SPRING_BROKEN"));
     assertThat(RoundStory.of(List.of(turned(p, false, null))).first())
         .extracting(RoundStory.Look::about)
         .containsExactly(RoundStory.About.NOT_DONE);
     assertThat(RoundStory.of(List.of(turned(p, true, null))).first()).isEmpty();
   }
 
-  private static RoundStory.ValveLine turned(Position p, boolean done, String finding) {
-    return new RoundStory.ValveLine(p, null, done, null, null, null, finding);
+  private static RoundStory.ValveLine turned(Position p, boolean done, @Nullable Seen spring) {
+    return new RoundStory.ValveLine(p, null, done, null, null, null, EyeFindings.at(spring, null));
   }
 
   @Test
@@ -130,7 +131,13 @@ class ValveHistoryTest {
         .returns(RoundStory.About.LEFT_OUT, RoundStory.Look::about);
     RoundStory.ValveLine seen =
         new RoundStory.ValveLine(
-            Position.parse("1I"), lines.get(0).target(), false, null, null, null, "spring broken");
+            Position.parse("1I"),
+            lines.get(0).target(),
+            false,
+            null,
+            null,
+            null,
+            EyeFindings.at(Seen.BROKEN, null));
     assertThat(RoundStory.of(List.of(seen)).first())
         .extracting(RoundStory.Look::about)
         .containsExactly(RoundStory.About.SEEN, RoundStory.About.NOT_DONE);

@@ -10,6 +10,8 @@ import org.junit.jupiter.api.Test;
 import shim.core.drift.ValveDrift.Strength;
 import shim.core.engine.Position;
 import shim.core.fatigue.Verdict;
+import shim.core.lash.EyeFindings;
+import shim.core.lash.Seen;
 import shim.core.readiness.Readiness.Area;
 import shim.core.readiness.Readiness.Code;
 import shim.core.readiness.Readiness.State;
@@ -40,9 +42,10 @@ class ReadinessTest {
     List<Position> empty = List.of();
     Standing.Lash lash = new Standing.Lash(Optional.empty(), OptionalDouble.of(10), List.of());
     List<Standing.Lifter> lifters = List.of();
+    List<EyeFindings.Finding> seen = List.of();
 
     Readiness readiness() {
-      return Readiness.of(new Standing(10, 11, open, springs, empty, lash, lifters));
+      return Readiness.of(new Standing(10, 11, open, springs, empty, lash, lifters, seen));
     }
 
     Stream<Code> codes() {
@@ -51,6 +54,24 @@ class ReadinessTest {
   }
 
   private final With engine = new With();
+
+  @Test
+  void whatTheEyeSawInARoundKeepsItFromRunning() {
+    engine.seen =
+        EyeFindings.standing(
+            List.of(
+                new EyeFindings.Look(I1, 1, 9.5, Seen.BROKEN, null),
+                new EyeFindings.Look(E2, 1, 9.5, null, Seen.WORN)),
+            List.of());
+    assertThat(engine.codes()).containsExactly(Code.SPRING_SEEN, Code.ROCKER_SEEN);
+    assertThat(engine.readiness().state()).isEqualTo(State.NOT_READY);
+    assertThat(engine.readiness().of(Area.LIFTERS)).isEqualTo(State.NOT_READY);
+    assertThat(engine.readiness().reasons().get(0))
+        .returns(List.of(I1), Readiness.Reason::positions)
+        .returns(OptionalDouble.of(9.5), Readiness.Reason::hours)
+        .satisfies(
+            r -> assertThat(r.because().orElseThrow().code()).isEqualTo("SEEN.SPRING_BROKEN"));
+  }
 
   @Test
   void anEngineWithNothingAgainstItIsReady() {

@@ -1,4 +1,4 @@
-package shim.app.lash;
+package shim.core.lash;
 
 /** The spring or rocker to the eye. */
 public enum Seen {
