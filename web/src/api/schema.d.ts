@@ -2279,7 +2279,7 @@ export interface components {
         };
         Done: {
             /** @enum {string} */
-            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "LASH" | "COUNTED" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
+            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "ZERO_LASH" | "LASH" | "COUNTED" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
             step: string;
             /** Format: int32 */
             cylinder?: number;
@@ -2360,7 +2360,8 @@ export interface components {
             title: string;
             /** @enum {string} */
             hold: "AIR" | "PISTON" | "ROPE" | "BLOCK";
-            hydraulic: boolean;
+            /** @enum {string} */
+            sets: "LASH" | "TURNS" | "LENGTH";
             /** Format: double */
             crankDeg?: number;
             crankLocked: boolean;
@@ -2422,7 +2423,7 @@ export interface components {
         };
         Otherwise: {
             /** @enum {string} */
-            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "LASH" | "COUNTED" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
+            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "ZERO_LASH" | "LASH" | "COUNTED" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
             /** Format: int32 */
             cylinder?: number;
             /** @description a valve, such as 3E or 3I1 */
@@ -2446,7 +2447,7 @@ export interface components {
         Step: {
             id: string;
             /** @enum {string} */
-            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "LASH" | "COUNTED" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
+            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "ZERO_LASH" | "LASH" | "COUNTED" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
             /** Format: int32 */
             cylinder?: number;
             /** @description a valve, such as 3E or 3I1 */
@@ -2492,7 +2493,7 @@ export interface components {
         };
         ActEntry: {
             /** @enum {string} */
-            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "LASH" | "COUNTED" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
+            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "ZERO_LASH" | "LASH" | "COUNTED" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
             step?: string;
             /** Format: int32 */
             cylinder?: number;
@@ -3057,6 +3058,7 @@ export interface components {
             intakeOff: boolean;
             innerOut: boolean;
             clampRule?: string;
+            byLength?: boolean;
         };
         EngineDocument: {
             format: string;
@@ -3814,6 +3816,9 @@ export interface components {
             targets: components["schemas"]["LashTarget"][];
             none: components["schemas"]["Said"][];
             preloads: components["schemas"]["PreloadTarget"][];
+            gauges: {
+                [key: string]: components["schemas"]["EntryGauge"];
+            };
         };
         CalcGap: {
             /** @description a valve, such as 3E or 3I1 */

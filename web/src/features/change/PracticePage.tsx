@@ -69,7 +69,7 @@ export function PracticePage() {
               of={state.steps.length}
               trouble={refused}
               busy={query.isFetching}
-              hydraulic={state.hydraulic}
+              sets={state.sets}
               onDo={(figure, word) =>
                 act({
                   act: next.act,

@@ -17,7 +17,7 @@ afterEach(() => {
 function at(of: JobStep) {
   const done = vi.fn();
   const panel = (busy: boolean, refused?: string) => (
-    <StepPanel step={of} number={2} of={9} busy={busy} refused={refused} hydraulic={false} onDo={done} />
+    <StepPanel step={of} number={2} of={9} busy={busy} refused={refused} sets="LASH" onDo={done} />
   );
   const { rerender } = render(panel(false), { wrapper: SettingsProvider });
   return { done, draw: (busy: boolean, refused?: string) => rerender(panel(busy, refused)) };
@@ -56,6 +56,25 @@ describe("the keys of a step", () => {
     fireEvent.submit(screen.getByRole("form"));
     expect(done).not.toHaveBeenCalled();
     expect(box.getAttribute("aria-invalid")).toBe("true");
+  });
+  it("keep a doubtful figure only when it is said once more", () => {
+    const done = vi.fn();
+    const doubt = (figure: number) => (figure > 0.1 ? "that is far from what is wanted" : undefined);
+    render(
+      <StepPanel step={step("LASH")} number={2} of={9} busy={false} sets="LASH" doubt={doubt} onDo={done} />,
+      { wrapper: SettingsProvider },
+    );
+    const enter = (value: string) => {
+      fireEvent.change(screen.getByRole("textbox"), { target: { value } });
+      fireEvent.submit(screen.getByRole("form"));
+    };
+    enter("500");
+    expect(done).not.toHaveBeenCalled();
+    expect(screen.getByText(/far from what is wanted/)).toBeTruthy();
+    enter("400");
+    expect(done).not.toHaveBeenCalled();
+    enter("400");
+    expect(done).toHaveBeenCalledWith(0.4, "400");
   });
   it("wait until the cautions are read", () => {
     at(step("ACCEPT", { look: ["it can fly"] }));

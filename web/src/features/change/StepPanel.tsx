@@ -5,7 +5,7 @@ import { Check } from "../../ui/Field";
 import { Keypad } from "../../ui/Keypad";
 import { Notice } from "../../ui/Notice";
 import { useNarrow } from "../../ui/useNarrow";
-import { asksOf, boxLabel, entered, type JobStep, proposal } from "./steps";
+import { asksOf, boxLabel, entered, type JobStep, proposal, type Sets } from "./steps";
 
 interface StepPanelProps {
   step: JobStep;
@@ -15,19 +15,24 @@ interface StepPanelProps {
   refused?: string;
   trouble?: string;
   busy: boolean;
-  hydraulic: boolean;
+  sets: Sets;
+  /** What is to be thought over before a figure is kept; the same once more keeps it. */
+  doubt?: (figure: number) => string | undefined;
   /** What bears on this step beside its own words. */
   children?: ReactNode;
   onDo: (figure: number | undefined, word: string | undefined) => void;
 }
 
+const KEYPAD: Record<Sets, "gap" | "turns" | "load"> = { LASH: "gap", TURNS: "turns", LENGTH: "load" };
+
 /** One step, large: what to do, what can hurt, what to look for, and one key to say it is done. */
 export function StepPanel(props: StepPanelProps) {
-  const { step, then, number, of, refused, trouble, busy, hydraulic, children, onDo } = props;
+  const { step, then, number, of, refused, trouble, busy, sets, doubt, children, onDo } = props;
   const { unit } = useSettings();
   const narrow = useNarrow();
   const [text, setText] = useState(() => proposal(step));
   const [unclear, setUnclear] = useState<string>();
+  const [doubted, setDoubted] = useState<{ of: string; words: string }>();
   const [read, setRead] = useState(false);
   const first = useRef<HTMLInputElement>(null);
   const button = useRef<HTMLButtonElement>(null);
@@ -35,12 +40,12 @@ export function StepPanel(props: StepPanelProps) {
   const box = asks === "COUNT" || asks === "HEIGHT" || asks === "LASH" || asks === "MARK";
   const submit = (said = text) => {
     if (busy) return;
-    const e = entered(step, said, unit, hydraulic);
-    if ("trouble" in e) setUnclear(e.trouble);
-    else {
-      setUnclear(undefined);
-      onDo(e.figure, e.word);
-    }
+    const e = entered(step, said, unit, sets);
+    if ("trouble" in e) return setUnclear(e.trouble);
+    setUnclear(undefined);
+    const doubts = e.figure === undefined || said === doubted?.of ? undefined : doubt?.(e.figure);
+    setDoubted(doubts === undefined ? undefined : { of: said, words: doubts });
+    if (doubts === undefined) onDo(e.figure, e.word);
   };
   const wrong = unclear ?? trouble ?? refused;
   // biome-ignore lint/correctness/useExhaustiveDependencies: after a refusal, and when what went before is in, the keys go to the step again
@@ -82,7 +87,7 @@ export function StepPanel(props: StepPanelProps) {
       )}
       {box && (
         <label className="grid gap-1 text-lg font-semibold text-accent">
-          {boxLabel(step, unit, hydraulic)}
+          {boxLabel(step, unit, sets)}
           <input
             ref={first}
             value={text}
@@ -97,13 +102,14 @@ export function StepPanel(props: StepPanelProps) {
       )}
       {box && narrow && asks !== "MARK" && (
         <Keypad
-          of={asks === "LASH" ? (hydraulic ? "turns" : "gap") : "load"}
+          of={asks === "LASH" ? KEYPAD[sets] : "load"}
           onKey={(k) => setText((t) => (k === "⌫" ? t.slice(0, -1) : t + k))}
           onEnter={() => submit()}
         />
       )}
       {children}
       {wrong && <Notice tone="stop">{wrong}</Notice>}
+      {doubted && <Notice tone="ask">{doubted.words}: ⏎ once more keeps it so.</Notice>}
       {busy && (
         <p role="status" className="text-muted">
           On its way to Shim: the walk goes on with its answer.

@@ -10,6 +10,7 @@ import { EmergencyPanel } from "./EmergencyPanel";
 import { FindingPart } from "./FindingPart";
 import { StepPanel } from "./StepPanel";
 import { jobFaces } from "./steps";
+import { useDoubt } from "./useDoubt";
 import { useJob } from "./useJob";
 import { Over, Parked, Signing, Standing, Steps, WalkBar } from "./WalkParts";
 
@@ -30,6 +31,7 @@ interface WalkProps {
 function Walk({ job, work }: WalkProps) {
   const { state } = job;
   const next = state.next;
+  const doubt = useDoubt(job, next);
   return (
     <div className="flex flex-1 flex-col gap-2 p-2">
       <WalkBar job={job} parcels={work.parcels} />
@@ -67,7 +69,8 @@ function Walk({ job, work }: WalkProps) {
                 refused={next.act === "SIGN" ? undefined : state.refused}
                 trouble={work.refused}
                 busy={work.onItsWay}
-                hydraulic={state.hydraulic}
+                sets={state.sets}
+                doubt={doubt}
                 onDo={(figure, word) =>
                   work.once({
                     act: next.act,

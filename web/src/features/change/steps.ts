@@ -1,10 +1,11 @@
 import type { Schemas } from "../../api/client";
 import type { ValveFace } from "../../plan/ValvePlan";
-import { type LashUnit, readGap, readTurns } from "../../units/lash";
+import { type LashUnit, readGap, readSize, readTurns } from "../../units/lash";
 import { heightText, heightUnit, loadText, loadUnit, readHeight } from "../../units/load";
 
 export type JobStep = Schemas["Step"];
 export type JobState = Schemas["JobState"];
+export type Sets = JobState["sets"];
 
 /** What a step wants entered before it is done. */
 export type Asks = "NOTHING" | "ACCEPT" | "COUNT" | "HEIGHT" | "LASH" | "MARK" | "OUT" | "GAP";
@@ -15,6 +16,7 @@ const ASKS: Partial<Record<JobStep["act"], Asks>> = {
   STACK: "COUNT",
   COUNTED: "COUNT",
   HEIGHT: "HEIGHT",
+  ZERO_LASH: "LASH",
   LASH: "LASH",
   SPRING_IN: "MARK",
   SPRING_OUT: "OUT",
@@ -38,7 +40,7 @@ export function proposal(step: JobStep): string {
 export type Entered = { figure?: number; word?: string } | { trouble: string };
 
 /** What was entered, as the step wants it, or what is wrong with it in words. */
-export function entered(step: JobStep, text: string, unit: LashUnit, hydraulic: boolean): Entered {
+export function entered(step: JobStep, text: string, unit: LashUnit, sets: Sets): Entered {
   const t = text.trim();
   switch (asksOf(step)) {
     case "COUNT": {
@@ -53,10 +55,10 @@ export function entered(step: JobStep, text: string, unit: LashUnit, hydraulic: 
       return h === undefined ? { trouble: `"${t}" is no height: 1.950` } : { figure: h, word: t };
     }
     case "LASH": {
-      const typed = hydraulic ? readTurns(t) : readGap(t, unit);
-      if (typed.kind === "figure") return { figure: typed.inch, word: t };
+      const typed = readSet(t, unit, sets);
+      if (typed.kind === "figure" || typed.kind === "length") return { figure: typed.inch, word: t };
       if (typed.kind === "turns") return { figure: typed.turns, word: t };
-      return { trouble: hydraulic ? "turns down from zero lash, such as 1/2" : "what it reads, such as 18" };
+      return { trouble: typed.kind === "unclear" ? typed.why : SUCH_AS[sets] };
     }
     case "MARK":
       return t === "" ? { trouble: "which spring goes in?" } : { word: t };
@@ -69,6 +71,17 @@ export function entered(step: JobStep, text: string, unit: LashUnit, hydraulic: 
   }
 }
 
+const SUCH_AS: Record<Sets, string> = {
+  LASH: "what it reads, such as 18",
+  TURNS: "turns down from zero lash, such as 1/2",
+  LENGTH: "a length or size, such as 7.850",
+};
+
+function readSet(text: string, unit: LashUnit, sets: Sets) {
+  if (sets === "LASH") return readGap(text, unit);
+  return sets === "TURNS" ? readTurns(text) : readSize(text, unit, "length or size");
+}
+
 /** A stack written by its sizes: as many pieces as figures, kept as written. */
 function stack(text: string, unit: LashUnit): Entered {
   const pieces = text.split(/[\s+;]+/).filter((s) => s !== "");
@@ -78,14 +91,16 @@ function stack(text: string, unit: LashUnit): Entered {
 }
 
 /** The label over the box. */
-export function boxLabel(step: JobStep, unit: LashUnit, hydraulic: boolean): string {
+export function boxLabel(step: JobStep, unit: LashUnit, sets: Sets): string {
   switch (asksOf(step)) {
     case "COUNT":
       return step.act === "STACK" ? "Pieces, or their sizes from the bottom" : "How many";
     case "HEIGHT":
       return `Installed height, ${unit === "mm" ? "mm" : "in"}, wanted ${heightText(step.figure, unit)}`;
     case "LASH":
-      return hydraulic ? "Turns down from zero lash" : `As left, in ${unit === "mm" ? "mm" : "thou"}`;
+      if (sets === "TURNS") return "Turns down from zero lash";
+      if (sets === "LASH") return `As left, in ${unit === "mm" ? "mm" : "thou"}`;
+      return `${step.act === "ZERO_LASH" ? "Length at zero lash" : "Size that went in"}, in ${unit === "mm" ? "mm" : "inches"}`;
     case "MARK":
       return "Mark of the spring that goes in";
     default:

@@ -51,6 +51,11 @@ class BenchJobApiTest extends ApiTest {
   }
 
   private String finish(String view) {
+    return finish(view, Map.of("LASH", 0.5));
+  }
+
+  /** All steps to the signature, with what is entered where something is set. */
+  private String finish(String view, Map<String, Double> set) {
     String now = view;
     while (!JsonPath.read(now, "$.state.end").equals("SIGNED")) {
       Map<String, Object> next = JsonPath.read(now, "$.state.next");
@@ -59,8 +64,8 @@ class BenchJobApiTest extends ApiTest {
       e.put("step", next.get("id"));
       e.put("hand", "KV");
       e.put("basedOn", JsonPath.read(now, "$.state.acts"));
-      if (next.get("act").equals("LASH")) {
-        e.put("figure", 0.5);
+      if (set.containsKey(next.get("act"))) {
+        e.put("figure", set.get(next.get("act")));
       }
       if (next.get("act").equals("COUNTED")) {
         List<Integer> there =
@@ -141,5 +146,26 @@ class BenchJobApiTest extends ApiTest {
         .bodyJson()
         .extractingPath("$.valves[0].left.form")
         .isEqualTo("TURNS");
+  }
+
+  /** Where nothing turns, the walk measures the length and keeps which part went in. */
+  @Test
+  void aPreloadWhereNothingTurnsIsSetByLength() {
+    String sheet =
+        V8.replace("ROLLER_SOLID", "ROLLER_HYDRAULIC")
+            .replace("SCREW_PUSHROD_END", "PUSHROD_LENGTH")
+            .replace(
+                "\"thread\"",
+                "\"plungerTravelIn\":0.08,\"preload\":{\"fromIn\":0.025,\"toIn\":0.06},"
+                    + "\"partsIn\":\"7.850 7.900\",\"partIntakeIn\":7.85,\"partExhaustIn\":7.85,"
+                    + "\"thread\"");
+    String engine = withSprings(sheet);
+    String begun = begin(engine, "IN_CAR", "AIR", "\"innerOut\":false,", "3E");
+    finish(begun, Map.of("ZERO_LASH", 7.85, "LASH", 7.9));
+    String rounds = text(get("/api/engines/" + engine + "/rounds"));
+    String round = text(get("/api/rounds/" + JsonPath.read(rounds, "$[0].id")));
+    assertThat((String) JsonPath.read(round, "$.valves[0].leftVerdict")).isEqualTo("IN");
+    assertThat((Double) JsonPath.read(round, "$.valves[0].found.zeroLashIn")).isEqualTo(7.85);
+    assertThat((Double) JsonPath.read(round, "$.valves[0].left.partSizeIn")).isEqualTo(7.9);
   }
 }

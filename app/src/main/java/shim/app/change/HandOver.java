@@ -57,7 +57,7 @@ class HandOver {
                 after.scrapped());
         change(row, planned, p, m, done);
       }
-      case LASH -> lash(row, planned, done);
+      case ZERO_LASH, LASH -> lash(row, planned, done);
       case ORDER -> ordered(row, done);
       case ABANDON ->
           open(
@@ -196,25 +196,33 @@ class HandOver {
             "with a spring change",
             done.at(),
             planned.plan().valves().stream().map(JobPlan.Work::valve).toList()));
-    UUID reading = Jobs.named(row.id, "lash " + done.valve());
-    boolean turns = planned.plan().drive().hydraulic();
+    boolean measured = done.act() == Act.ZERO_LASH;
+    JobPlan.Sets sets = planned.plan().drive().sets();
     rounds.setAgain(
         round,
-        reading,
+        Jobs.named(row.id, (measured ? "zero lash " : "lash ") + done.valve()),
         new Rounds.ReadingEntry(
             Objects.requireNonNull(done.valve()),
-            Phase.LEFT,
-            turns ? Form.TURNS : Form.FIGURE,
-            done.figure(),
+            measured ? Phase.FOUND : Phase.LEFT,
+            form(sets),
+            measured || sets != JobPlan.Sets.LENGTH ? done.figure() : null,
             null,
             null,
             done.word() == null ? String.valueOf(done.figure()) : done.word(),
-            null,
+            !measured && sets == JobPlan.Sets.LENGTH ? done.figure() : null,
             done.hand(),
             null,
             null,
             null),
         done.at());
+  }
+
+  private static Form form(JobPlan.Sets sets) {
+    return switch (sets) {
+      case LASH -> Form.FIGURE;
+      case TURNS -> Form.TURNS;
+      case LENGTH -> Form.LENGTH;
+    };
   }
 
   /** Opens an item under a name of its own in the job, so that doing it twice does it once. */

@@ -26,6 +26,9 @@ import shim.core.engine.Position;
 
 /** Draws a job as it stands, a real one or one for practice. */
 final class JobShow {
+  /** Any figure will do where only the turn of a step is asked about. */
+  private static final double SOUND_LASH = 0.01;
+
   private JobShow() {}
 
   static JobState of(Job job, int acts) {
@@ -38,7 +41,7 @@ final class JobShow {
         plan.kind(),
         plan.kind().title(),
         plan.hold(),
-        plan.drive().hydraulic(),
+        plan.drive().sets(),
         job.crankDeg(),
         job.crankLocked(),
         script.steps().stream().map(s -> new WalkStep(s, job.ticked().contains(s.id()))).toList(),
@@ -79,8 +82,8 @@ final class JobShow {
     Double figure = s.figure();
     if (s.act() == Act.COUNTED) {
       figure = (double) Math.max(0, job.count(Item.valueOf(String.valueOf(s.word()))).expected());
-    } else if (s.act() == Act.LASH) {
-      figure = 0.01;
+    } else if (s.act() == Act.LASH || s.act() == Act.ZERO_LASH) {
+      figure = SOUND_LASH;
     }
     return new Done(s.act(), s.id(), s.cylinder(), s.valve(), figure, s.word(), "?", Instant.EPOCH);
   }

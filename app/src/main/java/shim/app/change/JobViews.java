@@ -92,7 +92,7 @@ final class JobViews {
       JobPlan.Kind kind,
       String title,
       Hold hold,
-      boolean hydraulic,
+      JobPlan.Sets sets,
       @Nullable Double crankDeg,
       boolean crankLocked,
       List<WalkStep> steps,

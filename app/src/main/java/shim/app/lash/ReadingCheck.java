@@ -1,6 +1,7 @@
 package shim.app.lash;
 
 import java.time.Instant;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -31,11 +32,12 @@ final class ReadingCheck {
       return;
     }
     requireForm(engine.drive().preload(), e.form());
-    if (e.figure() == null) {
+    boolean fitted = e.form() == Form.LENGTH && e.phase() == Phase.LEFT && found.isPresent();
+    if (e.figure() == null && !fitted) {
       throw Refusal.invalid("figure", "the reading is missing");
     }
     switch (e.form()) {
-      case TURNS -> Preload.requireTurns(e.figure());
+      case TURNS -> Preload.requireTurns(Objects.requireNonNull(e.figure()));
       case LENGTH -> length(e);
       default -> gap(engine, e);
     }

@@ -21,7 +21,7 @@ import shim.core.lash.WrittenRound.Phase;
 @Audited
 @SQLRestriction(
     "form in ('TURNS', 'SAME') or "
-        + "(form = 'LENGTH' and figure >= 2 and figure <= 16) or "
+        + "(form = 'LENGTH' and (figure is null or figure >= 2 and figure <= 16)) or "
         + "(form <> 'LENGTH' and figure >= 0 and figure < 1)")
 @Table(name = "lash_reading")
 class ReadingRow {

@@ -32,6 +32,7 @@ public enum Act {
   SEATED("pushrod in its cup"),
   KEPT_OUT("pushrods still out"),
   TORQUE("torqued"),
+  ZERO_LASH("length at zero lash measured"),
   LASH("lash set"),
   COUNTED("counted"),
   PARK("parked"),

@@ -278,7 +278,7 @@ final class Guard {
       case JUMPED -> when(!v.stage().finished(), isNow(p, v));
       case DROPPED -> when(!v.loose() || !lost(p.cylinder()), p + " is held");
       case SEATED -> seated(p, v);
-      case LASH -> lash(d, p);
+      case ZERO_LASH, LASH -> lash(d, p);
       case TICK -> Optional.empty();
       default -> Optional.of("that is not done at one valve");
     };
@@ -379,7 +379,12 @@ final class Guard {
         when(job.off().contains(p.cylinder()), "the rockers are not on yet"),
         when(job.valve(p).stage() != Stage.PROVED, isNow(p, job.valve(p))),
         when(!here, p + " may be on its lobe here: bar to its stop first"),
-        when(Double.isNaN(d.number()), "enter what it reads"));
+        when(Double.isNaN(d.number()), "enter what it reads"),
+        when(
+            d.act() == Act.LASH
+                && plan.drive().sets() == JobPlan.Sets.LENGTH
+                && !job.ticked().contains(p + ":" + Act.ZERO_LASH),
+            "measure the length at zero lash first"));
   }
 
   // ---- shared

@@ -226,6 +226,7 @@ public record Job(
           .forEach(
               w -> {
                 ticked.remove(w.valve() + ":SEATED");
+                ticked.remove(w.valve() + ":ZERO_LASH");
                 ticked.remove(w.valve() + ":LASH");
               });
     }

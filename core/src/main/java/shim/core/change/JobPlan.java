@@ -100,6 +100,15 @@ public record JobPlan(
     }
   }
 
+  /** What is set at a valve in the end, and how it is read. */
+  public enum Sets {
+    LASH,
+    /** Preload, in turns from zero lash. */
+    TURNS,
+    /** Preload, by the pushrod or shim that goes in. */
+    LENGTH
+  }
+
   /**
    * What of the valve drive the work meets.
    *
@@ -107,6 +116,8 @@ public record JobPlan(
    * @param intakeOff the intake comes off to reach the pushrods
    * @param clampRule the torque rule of fixings that clamp the head
    * @param innerOut the inner springs stay out for a break-in
+   * @param byLength preload is set by the part that goes in: nothing turns; null where it was kept
+   *     before this was written down
    */
   public record Drive(
       boolean pushrods,
@@ -114,7 +125,25 @@ public record JobPlan(
       boolean fixingClampsHead,
       boolean intakeOff,
       boolean innerOut,
-      @Nullable String clampRule) {
+      @Nullable String clampRule,
+      @Nullable Boolean byLength) {
+    /** Whose preload, if it has one, is set by turning. */
+    public Drive(
+        boolean pushrods,
+        boolean hydraulic,
+        boolean fixingClampsHead,
+        boolean intakeOff,
+        boolean innerOut,
+        @Nullable String clampRule) {
+      this(pushrods, hydraulic, fixingClampsHead, intakeOff, innerOut, clampRule, null);
+    }
+
+    public Sets sets() {
+      if (!hydraulic) {
+        return Sets.LASH;
+      }
+      return Boolean.TRUE.equals(byLength) ? Sets.LENGTH : Sets.TURNS;
+    }
 
     /** What is said where fixings that clamp the head are loosened or done up. */
     String clampCaution() {

@@ -192,6 +192,7 @@ public record JobWish(
         shop.fixingClampsHead(),
         intakeOff,
         innerOut,
-        shop.fixingClampsHead() ? shop.clampRule() : null);
+        shop.fixingClampsHead() ? shop.clampRule() : null,
+        engine.drive().lifter().hydraulic() && !engine.drive().adjuster().turned());
   }
 }

@@ -355,9 +355,23 @@ public record Script(List<Step> steps) {
       if (plan.route().school() == Route.School.ALL_SPRINGS_FIRST) {
         plan.cylinders().forEach(this::finish);
       }
-      String what = plan.drive().hydraulic() ? "preload" : "lash";
-      leg.lash()
-          .forEach(p -> at(p, Act.LASH, p + ": set the " + what + ", lock it, read it again"));
+      leg.lash().forEach(this::set);
+    }
+
+    private void set(Position p) {
+      switch (plan.drive().sets()) {
+        case LASH -> at(p, Act.LASH, p + ": set the lash, lock it, read it again");
+        case TURNS ->
+            set(
+                at(p, Act.LASH, p + ": set the preload, lock it")
+                    .looking("the lifter bled down", "turns counted from zero lash"));
+        case LENGTH -> {
+          set(
+              at(p, Act.ZERO_LASH, p + ": length at zero lash, with an adjustable pushrod")
+                  .looking("the lifter bled down and on its base circle"));
+          at(p, Act.LASH, p + ": the part that gives the preload, fitted and torqued");
+        }
+      }
     }
 
     private void close() {

@@ -7,6 +7,7 @@ import static shim.core.change.Plans.work;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import shim.core.change.JobPlan.Kind;
+import shim.core.engine.Position;
 
 /** The walk of every kind of job, from the cautions to the signature. */
 class ScriptTest {
@@ -83,6 +84,38 @@ class ScriptTest {
             s -> assertThat(s.caution()).endsWith("one at a time, 45 lbf·ft in three steps."));
     assertThat(Script.of(Plans.onAir(work("3E", "B-1"))).steps())
         .noneMatch(s -> s.id().equals("tick:oil-look"));
+  }
+
+  /** Where nothing turns the length is measured first, and the part that goes in is the setting. */
+  @Test
+  void aPreloadByLengthIsMeasuredBeforeItIsSet() {
+    JobPlan plan =
+        plan(
+            Kind.IN_CAR,
+            Hold.AIR,
+            Route.School.CYLINDER_BY_CYLINDER,
+            Schools.USUAL,
+            new JobPlan.Drive(true, true, false, false, false, null, true),
+            work("3E", "B-1"));
+    assertThat(plan.drive().sets()).isEqualTo(JobPlan.Sets.LENGTH);
+    List<String> ids = Script.of(plan).steps().stream().map(Step::id).toList();
+    assertThat(ids).containsSubsequence("c3:ROCKERS_ON", "3E:ZERO_LASH", "3E:LASH");
+    Job at = Plans.walkTo(plan, "3E:ZERO_LASH");
+    Done fitted =
+        new Done(Act.LASH, "3E:LASH", null, Position.parse("3E"), 7.9, null, "KV", Plans.NOON);
+    assertThat(at.refuses(fitted)).hasValue("measure the length at zero lash first");
+    Done measured =
+        new Done(
+            Act.ZERO_LASH,
+            "3E:ZERO_LASH",
+            null,
+            Position.parse("3E"),
+            7.85,
+            null,
+            "KV",
+            Plans.NOON);
+    assertThat(at.refuses(measured)).isEmpty();
+    assertThat(at.after(measured).refuses(fitted)).isEmpty();
   }
 
   @Test
