@@ -3238,7 +3238,7 @@ export interface components {
             mark: string;
             verdict: string;
             /** Format: double */
-            lossNow: number;
+            lossNow?: number;
             because: string;
         };
         Candidates: {
@@ -3487,12 +3487,12 @@ export interface components {
             /** Format: double */
             underAtNext: number;
             /** @enum {string} */
-            verdict: "RUN" | "WATCH" | "CHANGE";
+            verdict: "RUN" | "NOT_TESTED" | "WATCH" | "CHANGE";
         };
         CalcVerdict: {
             spring: string;
             /** @enum {string} */
-            verdict: "RUN" | "WATCH" | "CHANGE";
+            verdict: "RUN" | "NOT_TESTED" | "WATCH" | "CHANGE";
             reasons: components["schemas"]["Reason"][];
             lossAtNext: components["schemas"]["LossRange"];
             /** Format: double */
@@ -3520,7 +3520,7 @@ export interface components {
             /** @enum {string} */
             kind: "LOSS" | "LEAST_LOAD" | "LIFE" | "SUDDEN" | "READ_AGAIN" | "BATCH" | "OWN_WAY" | "ODD_ONE_OUT" | "OVER_REV" | "LITTLE_KNOWN" | "NO_CHECK_SPRING";
             /** @enum {string} */
-            asks: "RUN" | "WATCH" | "CHANGE";
+            asks: "RUN" | "NOT_TESTED" | "WATCH" | "CHANGE";
             said: components["schemas"]["Said"];
         };
         Boxed: {
@@ -4019,6 +4019,15 @@ export interface components {
             /** Format: double */
             highLbf: number;
         };
+        LoadOutlook: {
+            lossNow: components["schemas"]["LossRange"];
+            lossAtNext: components["schemas"]["LossRange"];
+            /** Format: double */
+            underAtNext: number;
+            /** Format: double */
+            underAfter: number;
+            hoursLeft: components["schemas"]["HoursLeft"];
+        };
         SpringLife: {
             /** Format: uuid */
             springId: string;
@@ -4043,15 +4052,9 @@ export interface components {
         };
         SpringSaid: {
             /** @enum {string} */
-            verdict: "RUN" | "WATCH" | "CHANGE";
+            verdict: "RUN" | "NOT_TESTED" | "WATCH" | "CHANGE";
             reasons: components["schemas"]["Reason"][];
-            lossNow: components["schemas"]["LossRange"];
-            lossAtNext: components["schemas"]["LossRange"];
-            /** Format: double */
-            underAtNext: number;
-            /** Format: double */
-            underAfter: number;
-            hoursLeft: components["schemas"]["HoursLeft"];
+            outlook?: components["schemas"]["LoadOutlook"];
             dueBefore?: string;
             /** Format: double */
             ownWay: number;
@@ -4175,7 +4178,7 @@ export interface components {
             /** @enum {string} */
             kind: "SEEN" | "TREND" | "WENT_WIDE_ONCE" | "MAY_BE_OPENING" | "INTERVAL" | "OVER_INTERVAL" | "INTERVAL_AT_NEXT" | "OVER_REV" | "OPEN_LOAD" | "NOT_LOOKED_AT" | "NOT_ON_RECORD";
             /** @enum {string} */
-            asks: "RUN" | "WATCH" | "CHANGE";
+            asks: "RUN" | "NOT_TESTED" | "WATCH" | "CHANGE";
             said: components["schemas"]["Said"];
         };
         LifterView: {
@@ -4259,7 +4262,7 @@ export interface components {
             position: string;
             lifter?: components["schemas"]["LifterView"];
             /** @enum {string} */
-            verdict: "RUN" | "WATCH" | "CHANGE";
+            verdict: "RUN" | "NOT_TESTED" | "WATCH" | "CHANGE";
             reasons: components["schemas"]["LifterReason"][];
             /** Format: double */
             toInterval?: number;
@@ -4414,7 +4417,7 @@ export interface components {
         };
         ReadinessReason: {
             /** @enum {string} */
-            code: "OPEN_JOB" | "OPEN_ITEM" | "NO_SPRINGS" | "SPRINGS_NEVER_TESTED" | "SPRING_CHANGE" | "SPRINGS_WATCH" | "SPRING_SEEN" | "VALVES_WITHOUT_SPRING" | "ROUND_OPEN" | "NO_ROUND" | "RAN_SINCE_ROUND" | "LEFT_UNDONE" | "LASH_MOVES" | "LASH_MOVES_LOOKED_AT" | "ROCKER_SEEN" | "TICKS_HOT" | "LIFTER_CHANGE" | "LIFTERS_WATCH";
+            code: "OPEN_JOB" | "OPEN_ITEM" | "NO_SPRINGS" | "SPRINGS_NEVER_TESTED" | "SPRINGS_NOT_TESTED" | "SPRING_CHANGE" | "SPRINGS_WATCH" | "SPRING_SEEN" | "VALVES_WITHOUT_SPRING" | "ROUND_OPEN" | "NO_ROUND" | "RAN_SINCE_ROUND" | "LEFT_UNDONE" | "LASH_MOVES" | "LASH_MOVES_LOOKED_AT" | "ROCKER_SEEN" | "TICKS_HOT" | "LIFTER_CHANGE" | "LIFTERS_WATCH";
             /** @enum {string} */
             area: "WORK" | "SPRINGS" | "LASH" | "LIFTERS";
             /** @enum {string} */

@@ -31,6 +31,7 @@ export const MARKS: Record<Mark, Style> = {
   DEEP: { word: "deep", color: "var(--tight)" },
   BOTTOMED: { word: "at the end of the plunger", color: "var(--floor)" },
   RUN: { word: "run", color: "var(--ok)" },
+  NOT_TESTED: { word: "not tested", color: "var(--muted)" },
   WATCH: { word: "watch", color: "var(--wide)" },
   CHANGE: { word: "change", color: "var(--tight)" },
   AGAIN: { word: "read again", color: "var(--accent)" },
@@ -64,6 +65,9 @@ const SHAPES: Record<Mark, (c: string) => React.ReactNode> = {
   ),
   /* A spring seen from the side: standing, sagging, flat. */
   RUN: (c) => <path d="M-6 6 L6 3 M-6 1 L6 -2 M-6 -4 L6 -7" stroke={c} strokeWidth={2.2} />,
+  NOT_TESTED: (c) => (
+    <path d="M-6 6 L6 3 M-6 1 L6 -2 M-6 -4 L6 -7" stroke={c} strokeWidth={1.6} strokeDasharray="2 2.4" />
+  ),
   WATCH: (c) => <path d="M-7 6 L7 4 M-7 2 L7 0 M0 -8 V-3" stroke={c} strokeWidth={2.6} />,
   CHANGE: (c) => <path d="M-8 6 H8 M-8 2.5 H8 M-4 -8 L4 -1 M4 -8 L-4 -1" stroke={c} strokeWidth={2.8} />,
   AGAIN: (c) => (

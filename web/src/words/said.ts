@@ -46,7 +46,9 @@ const SAYINGS: Record<string, Saying> = {
     `stands apart from its set today (robust z ${f.plain("z")}): a reason to look, not to change`,
   "SPRING.OVER_REV": () => "over-revved since its last test: test again",
   "SPRING.LITTLE_KNOWN": (f) =>
-    `${{ "0": "no test", "1": "one test" }[among(f)] ?? `${among(f)} tests`} so far: the set's usual rate is assumed`,
+    among(f) === "0"
+      ? "no test so far: nothing is known of its load"
+      : `${among(f) === "1" ? "one test" : `${among(f)} tests`} so far: the set's usual rate is assumed`,
   "SPRING.NO_CHECK_SPRING": () =>
     "no check spring in the last test: the loss of the whole set is uncertain, the comparison within it is not",
 

@@ -6,16 +6,17 @@ import { chanceText, say } from "../../words/said";
 import { hoursLeftText } from "./springFaces";
 
 /** The numbers of a verdict. */
-export function Numbers({ said }: { said: Schemas["SpringSaid"] }) {
+export function Numbers({ said: { outlook } }: { said: Schemas["SpringSaid"] }) {
+  if (!outlook) return <p className="text-muted">Not tested yet: no loss, and no hours left to speak of.</p>;
   return (
     <dl className="flex flex-wrap gap-x-6 gap-y-1">
-      <Figure name="loss now" value={`${percentText(said.lossNow.mid)} %`} />
+      <Figure name="loss now" value={`${percentText(outlook.lossNow.mid)} %`} />
       <Figure
         name="after the next event"
-        value={`${percentText(said.lossAtNext.low)} to ${percentText(said.lossAtNext.high)} %`}
+        value={`${percentText(outlook.lossAtNext.low)} to ${percentText(outlook.lossAtNext.high)} %`}
       />
-      <Figure name="chance of being under a limit" value={chanceText(said.underAtNext)} />
-      <Figure name="hours left" value={hoursLeftText(said.hoursLeft)} />
+      <Figure name="chance of being under a limit" value={chanceText(outlook.underAtNext)} />
+      <Figure name="hours left" value={hoursLeftText(outlook.hoursLeft)} />
     </dl>
   );
 }

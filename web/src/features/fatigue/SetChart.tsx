@@ -32,7 +32,7 @@ export function SetChart({ known, onValve }: SetChartProps) {
         <>
           <Level field={field} at={limit} colour="var(--tight)" words={`limit ${limit.toFixed(0)} %`} />
           {lines.map(({ spring, points }) => {
-            const apart = spring.said.verdict !== "RUN";
+            const apart = spring.said.verdict === "WATCH" || spring.said.verdict === "CHANGE";
             const last = points.at(-1);
             return (
               <g key={spring.position} onPointerDown={() => onValve(spring.position)}>

@@ -59,9 +59,9 @@ export function SpringSheetPage() {
                     <td className="num text-right">{s.hours.toFixed(1)}</td>
                     <td className="num text-right">{heightText(s.heightIn, unit)}</td>
                     <td className="num text-right">{loadText(s.lastLbf, unit)}</td>
-                    <td className="num text-right">{percentText(s.said.lossNow.mid)}</td>
-                    <td className="num text-right">{percentText(s.said.lossAtNext.mid)}</td>
-                    <td className="num text-right">{hoursLeftText(s.said.hoursLeft)}</td>
+                    <td className="num text-right">{percentText(s.said.outlook?.lossNow.mid)}</td>
+                    <td className="num text-right">{percentText(s.said.outlook?.lossAtNext.mid)}</td>
+                    <td className="num text-right">{hoursLeftText(s.said.outlook?.hoursLeft)}</td>
                     <td className="num text-right">{heightText(s.fit.bindClearanceIn, unit)}</td>
                     <td className="pl-3 font-semibold">{MARKS[s.said.verdict].word}</td>
                     <td className="w-28 border-l border-hair" />

@@ -13,20 +13,31 @@ export function SpringsLine({ engineId, known }: SpringsLineProps) {
   const of = (v: SpringVerdict) => known.springs.filter((s) => s.said.verdict === v).map((s) => s.position);
   const change = of("CHANGE");
   const watch = of("WATCH");
-  const worst: SpringVerdict = change.length > 0 ? "CHANGE" : watch.length > 0 ? "WATCH" : "RUN";
-  const tested = known.springs.some((s) => s.said.tests > 0);
-  const words = !tested
-    ? "not tested yet"
-    : [change.length > 0 && `change ${change.join(" ")}`, watch.length > 0 && `watch ${watch.join(" ")}`]
-        .filter(Boolean)
-        .join(", ") || "all good to the end of the next event";
+  const worst: SpringVerdict =
+    change.length > 0
+      ? "CHANGE"
+      : watch.length > 0
+        ? "WATCH"
+        : of("NOT_TESTED").length > 0
+          ? "NOT_TESTED"
+          : "RUN";
+  const untested = of("NOT_TESTED");
+  const tested = untested.length < known.springs.length;
+  const words =
+    [
+      change.length > 0 && `change ${change.join(" ")}`,
+      watch.length > 0 && `watch ${watch.join(" ")}`,
+      untested.length > 0 && (tested ? `not tested ${untested.join(" ")}` : "not tested yet"),
+    ]
+      .filter(Boolean)
+      .join(", ") || "all good to the end of the next event";
   return (
     <Link
       to="/engines/$id/springs"
       params={{ id: engineId }}
       className="flex min-h-11 w-full basis-full items-center gap-2 border-t border-hair pt-2 text-lg font-semibold no-underline hover:underline"
     >
-      <MarkIcon mark={tested ? worst : "OPEN"} size={24} />
+      <MarkIcon mark={worst} size={24} />
       Springs: {words}
     </Link>
   );

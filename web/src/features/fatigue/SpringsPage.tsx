@@ -97,7 +97,7 @@ function SpringsView({ engine, known }: SpringsViewProps) {
             className="max-h-[62vh] min-h-72 w-full flex-1 min-[1000px]:min-h-0"
           />
           <ul className="flex flex-wrap gap-x-4 gap-y-1 text-sm text-muted">
-            {(["RUN", "WATCH", "CHANGE"] as const).map((m) => (
+            {(["RUN", "WATCH", "CHANGE", "NOT_TESTED"] as const).map((m) => (
               <li key={m} className="flex items-center gap-1.5">
                 <MarkIcon mark={m} size={18} /> {MARKS[m].word}
               </li>
@@ -166,8 +166,14 @@ function WorstList({ known, onValve }: PartProps) {
             >
               <MarkIcon mark={s.said.verdict} size={22} />
               <strong>{s.position}</strong>
-              <span className="num text-lg">{percentText(s.said.lossNow.mid)} %</span>
-              <span className="num text-lg">{hoursLeftText(s.said.hoursLeft)} left</span>
+              {s.said.outlook ? (
+                <>
+                  <span className="num text-lg">{percentText(s.said.outlook.lossNow.mid)} %</span>
+                  <span className="num text-lg">{hoursLeftText(s.said.outlook.hoursLeft)} left</span>
+                </>
+              ) : (
+                <span className="col-span-2 text-muted">not tested</span>
+              )}
               <span className="truncate text-muted">{s.mark}</span>
             </button>
           </li>

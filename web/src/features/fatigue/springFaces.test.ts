@@ -19,9 +19,11 @@ const at = (position: string, verdict: "RUN" | "WATCH" | "CHANGE", under: number
     fit: { bindClearanceIn: 0.082 },
     said: {
       verdict,
-      underAtNext: under,
-      lossNow: { low: 0, mid: loss, high: 1 },
-      lossAtNext: { low: 0, mid: loss + 0.01, high: 1 },
+      outlook: {
+        underAtNext: under,
+        lossNow: { low: 0, mid: loss, high: 1 },
+        lossAtNext: { low: 0, mid: loss + 0.01, high: 1 },
+      },
     },
   }) as SpringAt;
 

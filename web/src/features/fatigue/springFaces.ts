@@ -22,9 +22,9 @@ export function springFigure(s: SpringAt, shown: SpringShown, unit: LashUnit): s
     case "load":
       return loadText(s.lastLbf, unit, 0);
     case "loss":
-      return percentText(s.said.lossNow.mid);
+      return percentText(s.said.outlook?.lossNow.mid);
     case "next":
-      return percentText(s.said.lossAtNext.mid);
+      return percentText(s.said.outlook?.lossAtNext.mid);
     case "hours":
       return s.hours.toFixed(1);
     case "height":
@@ -63,7 +63,8 @@ function nearest(ahead: SpringAt["predicted"], own: number) {
 }
 
 /** Hours left as a range in words. */
-export function hoursLeftText(left: Schemas["HoursLeft"]): string {
+export function hoursLeftText(left: Schemas["HoursLeft"] | undefined): string {
+  if (!left) return "–";
   const low = left.low;
   if (low === undefined) return "over 1000 h";
   if (left.high === undefined) return `${low.toFixed(1)} h and more`;

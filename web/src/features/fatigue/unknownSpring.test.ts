@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { worstFirst } from "../spring/worstFirst";
-import { type SpringAt, springFigure } from "./springFaces";
+import { hoursLeftText, type SpringAt, springFigure } from "./springFaces";
 
 const spring = (part: Partial<SpringAt>): SpringAt =>
   ({
@@ -9,10 +9,7 @@ const spring = (part: Partial<SpringAt>): SpringAt =>
     fit: {},
     losses: [],
     said: {
-      verdict: "RUN",
-      underAtNext: 0,
-      lossNow: { low: 0, mid: 0, high: 0 },
-      lossAtNext: { low: 0, mid: 0, high: 0 },
+      verdict: "NOT_TESTED",
     },
     ...part,
   }) as SpringAt;
@@ -23,7 +20,9 @@ describe("a spring of which little is known", () => {
     expect(springFigure(s, "load", "thou")).toBe("–");
     expect(springFigure(s, "height", "thou")).toBe("–");
     expect(springFigure(s, "bind", "mm")).toBe("–");
-    expect(springFigure(s, "loss", "thou")).toBe("0.0");
+    expect(springFigure(s, "loss", "thou")).toBe("–");
+    expect(springFigure(s, "next", "thou")).toBe("–");
+    expect(hoursLeftText(s.said.outlook?.hoursLeft)).toBe("–");
   });
   it("keeps the given list as it was when sorting", () => {
     const list = [spring({ position: "1I" }), spring({ position: "1E" })];

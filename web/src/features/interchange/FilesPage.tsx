@@ -127,7 +127,8 @@ function Preview({ seen }: { seen: Schemas["NotebookPreview"] }) {
         <p key={s.position} className="flex items-start gap-2">
           <MarkIcon mark={s.verdict as SpringVerdict} size={20} />
           <span>
-            <strong>{s.position}</strong> {percentText(s.lossNow)} %: {s.because}
+            <strong>{s.position}</strong> {s.lossNow !== undefined && `${percentText(s.lossNow)} %: `}
+            {s.because}
           </span>
         </p>
       ))}

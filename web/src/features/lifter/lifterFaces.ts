@@ -56,7 +56,7 @@ export function lifterFaces(
 /** No lifter, no finding, no lash to compare: no verdict either. */
 export const unknown = (v: ValveChain) => !v.lifter && v.seen.length === 0 && v.drift.strength === "UNKNOWN";
 
-const VERDICTS = { CHANGE: 2, WATCH: 1, RUN: 0 } as const;
+const VERDICTS = { CHANGE: 2, WATCH: 1, NOT_TESTED: 0, RUN: 0 } as const;
 const STRENGTHS = { FINDING: 3, WATCH: 1, STEADY: 0, UNKNOWN: 0 } as const;
 
 const noisy = (v: ValveChain) => v.symptoms.includes("NOISE");

@@ -23,6 +23,8 @@ export function reasonWords(r: Reason, unit: LashUnit): string {
       return "no springs are on record";
     case "SPRINGS_NEVER_TESTED":
       return "its springs were never tested";
+    case "SPRINGS_NOT_TESTED":
+      return `springs not tested yet: ${at}`;
     case "SPRING_CHANGE":
       return `${at}'s spring: ${because}`;
     case "SPRINGS_WATCH":

@@ -15,6 +15,7 @@ import shim.app.engine.Engines;
 import shim.app.fatigue.SpringViews.ComingEvent;
 import shim.app.fatigue.SpringViews.EngineSprings;
 import shim.app.fatigue.SpringViews.HoursLeft;
+import shim.app.fatigue.SpringViews.LoadOutlook;
 import shim.app.fatigue.SpringViews.LossAt;
 import shim.app.fatigue.SpringViews.LossRange;
 import shim.app.fatigue.SpringViews.SpringAt;
@@ -147,8 +148,8 @@ class SpringReader {
         s.position(),
         said.verdict(),
         said.dueBefore() != null,
-        said.underAfter(),
-        said.lossNow().mid());
+        said.outlook() == null ? 0 : said.outlook().underAfter(),
+        said.outlook() == null ? 0 : said.outlook().lossNow().mid());
   }
 
   private static SpringAt spring(
@@ -183,7 +184,9 @@ class SpringReader {
         tested.stream()
             .map(t -> new LossAt(t.hours(), 1 - t.correctedLbf() / said.baselineLbf()))
             .toList(),
-        predicted(Known.in(solved, set.typeId()), id, hours, now),
+        said.outlook() == null
+            ? List.of()
+            : predicted(Known.in(solved, set.typeId()), id, hours, now),
         said,
         fit);
   }
@@ -207,20 +210,27 @@ class SpringReader {
             overRevved(known, set, id, now.lastOverRev()),
             known.record().batchBroke(id.toString()));
     SpringOutlook o = solved.judge(situation, now.sheet().limits(set.type()));
-    String due = o.dueBefore().isPresent() ? coming.get(o.dueBefore().getAsInt()).name() : null;
+    boolean tested = o.tests() > 0;
+    String due =
+        tested && o.dueBefore().isPresent() ? coming.get(o.dueBefore().getAsInt()).name() : null;
     return new SpringSaid(
         o.verdict(),
         o.reasons(),
-        range(o.lossNow()),
-        range(o.lossAtNext()),
-        o.underAtNext(),
-        o.underAfter(),
-        hoursLeft(o.hoursLeft()),
+        tested ? outlook(o) : null,
         o.verdict() == Verdict.CHANGE && due == null ? coming.get(0).name() : due,
         o.ownWay(),
         o.surprise().isPresent() ? o.surprise().getAsDouble() : null,
         o.baselineLbf(),
         o.tests());
+  }
+
+  private static LoadOutlook outlook(SpringOutlook o) {
+    return new LoadOutlook(
+        range(o.lossNow()),
+        range(o.lossAtNext()),
+        o.underAtNext(),
+        o.underAfter(),
+        hoursLeft(o.hoursLeft()));
   }
 
   /** Over-revved on a day after its last test, while it is fitted. */

@@ -28,20 +28,29 @@ final class SpringViews {
   public record HoursLeft(@Nullable Double low, @Nullable Double mid, @Nullable Double high) {}
 
   /**
-   * What Shim says of a spring.
+   * What a spring's load is expected to do.
    *
    * @param underAtNext probability of being under a limit at the end of the next event
+   * @param underAfter the same at the end of the one after
+   */
+  public record LoadOutlook(
+      LossRange lossNow,
+      LossRange lossAtNext,
+      double underAtNext,
+      double underAfter,
+      HoursLeft hoursLeft) {}
+
+  /**
+   * What Shim says of a spring.
+   *
+   * @param outlook none for a spring without a test
    * @param dueBefore event before which it falls due; none of those planned when missing
    * @param ownWay probability that it has left its set
    */
   public record SpringSaid(
       Verdict verdict,
       List<Reason> reasons,
-      LossRange lossNow,
-      LossRange lossAtNext,
-      double underAtNext,
-      double underAfter,
-      HoursLeft hoursLeft,
+      @Nullable LoadOutlook outlook,
       @Nullable String dueBefore,
       double ownWay,
       @Nullable Double surprise,

@@ -111,7 +111,7 @@ public class TestArchive {
 
   /** A spring's verdict in short. */
   public record SaidOf(
-      Position position, String mark, String verdict, double lossNow, String because) {}
+      Position position, String mark, String verdict, @Nullable Double lossNow, String because) {}
 
   /** What would be said of an engine's springs as they stand. */
   @Transactional(readOnly = true)
@@ -123,7 +123,7 @@ public class TestArchive {
                     s.position(),
                     s.mark(),
                     s.said().verdict().name(),
-                    s.said().lossNow().mid(),
+                    s.said().outlook() == null ? null : s.said().outlook().lossNow().mid(),
                     s.said().reasons().get(0).kind().name()))
         .toList();
   }

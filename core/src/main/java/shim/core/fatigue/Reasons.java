@@ -28,8 +28,10 @@ final class Reasons {
   /** The weightiest first. */
   List<Reason> all() {
     List<Reason> all = new ArrayList<>();
-    all.add(loss());
-    leastLoad().ifPresent(all::add);
+    if (facts.tests() > 0) {
+      all.add(loss());
+      leastLoad().ifPresent(all::add);
+    }
     life().ifPresent(all::add);
     sudden().ifPresent(all::add);
     batch().ifPresent(all::add);
@@ -140,7 +142,8 @@ final class Reasons {
     int tests = facts.tests();
     return tests >= ENOUGH_TESTS
         ? Optional.empty()
-        : Optional.of(Reason.of(Kind.LITTLE_KNOWN, Verdict.RUN, tests));
+        : Optional.of(
+            Reason.of(Kind.LITTLE_KNOWN, tests == 0 ? Verdict.NOT_TESTED : Verdict.RUN, tests));
   }
 
   private Optional<Reason> noCheck() {

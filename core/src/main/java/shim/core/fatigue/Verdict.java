@@ -1,8 +1,10 @@
 package shim.core.fatigue;
 
-/** What to do with a spring before the next event, worst last. */
+/** What to do with a part before the next event, worst last. */
 public enum Verdict {
   RUN,
+  /** A spring without a test: nothing is known of its load. */
+  NOT_TESTED,
   WATCH,
   CHANGE;
 

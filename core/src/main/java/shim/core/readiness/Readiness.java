@@ -47,6 +47,7 @@ public record Readiness(State state, List<Reason> reasons) {
     OPEN_ITEM(Area.WORK, State.READY_BUT),
     NO_SPRINGS(Area.SPRINGS, State.READY_BUT),
     SPRINGS_NEVER_TESTED(Area.SPRINGS, State.READY_BUT),
+    SPRINGS_NOT_TESTED(Area.SPRINGS, State.READY_BUT),
     SPRING_CHANGE(Area.SPRINGS, State.NOT_READY),
     SPRINGS_WATCH(Area.SPRINGS, State.READY_BUT),
     /** Seen in a round, as {@code because} says: it does not run like this. */
@@ -175,8 +176,12 @@ public record Readiness(State state, List<Reason> reasons) {
       found.add(Reason.of(Code.NO_SPRINGS));
       return;
     }
-    if (now.springs().stream().noneMatch(Standing.Spring::tested)) {
+    List<Position> untested =
+        now.springs().stream().filter(s -> !s.tested()).map(Standing.Spring::position).toList();
+    if (untested.size() == now.springs().size()) {
       found.add(Reason.of(Code.SPRINGS_NEVER_TESTED));
+    } else {
+      group(found, Code.SPRINGS_NOT_TESTED, untested);
     }
     for (Standing.Spring s : now.springs()) {
       if (s.verdict() == Verdict.CHANGE) {

@@ -114,9 +114,15 @@ class SpringSetTest {
     SpringOutlook o =
         SpringSet.of(history, SetPrior.USUAL)
             .judge(new Situation("spare", 0, List.of(1.0), false, Optional.empty()), Limits.USUAL);
-    assertThat(o.verdict()).isEqualTo(Verdict.RUN);
+    assertThat(o.verdict()).isEqualTo(Verdict.NOT_TESTED);
     assertThat(o.reasons())
-        .anyMatch(r -> r.kind() == Reason.Kind.LITTLE_KNOWN && r.said().figure("tests") == 0);
+        .as("nothing is said of a load nobody has read")
+        .extracting(Reason::kind)
+        .containsExactly(Reason.Kind.LITTLE_KNOWN);
+    SpringOutlook old =
+        SpringSet.of(history, SetPrior.USUAL)
+            .judge(new Situation("spare", 0, List.of(1.0), false, Optional.of(0.5)), Limits.USUAL);
+    assertThat(old.verdict()).as("its batch broke all the same").isEqualTo(Verdict.CHANGE);
   }
 
   @Test

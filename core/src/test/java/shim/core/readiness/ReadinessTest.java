@@ -102,7 +102,8 @@ class ReadinessTest {
     engine.empty = List.of();
     assertThat(engine.codes()).containsExactly(Code.SPRINGS_NEVER_TESTED);
     engine.springs = List.of(spring(I1, Verdict.RUN, false), spring(E2, Verdict.RUN, true));
-    assertThat(engine.codes()).isEmpty();
+    assertThat(engine.codes()).containsExactly(Code.SPRINGS_NOT_TESTED);
+    assertThat(engine.readiness().reasons().get(0).positions()).containsExactly(I1);
   }
 
   @Test
