@@ -14,8 +14,7 @@ const HEIGHT = 150;
 export function TradeChart({ trade, stops, onStops }: TradeChartProps) {
   const [box, width] = useWidth<HTMLFieldSetElement>(360);
   const most = Math.max(...trade.map((t) => t.worstSlackDeg), 1);
-  const least = Math.min(0, ...trade.map((t) => t.worstSlackDeg));
-  const y = scaleLinear([least, most], [0, HEIGHT - 46]);
+  const y = scaleLinear([0, most], [0, HEIGHT - 46]);
   const each = Math.max(14, Math.min(46, width / trade.length));
   return (
     <fieldset ref={box} className="flex min-w-0 items-end overflow-x-auto" style={{ height: HEIGHT }}>
@@ -32,8 +31,8 @@ export function TradeChart({ trade, stops, onStops }: TradeChartProps) {
         >
           <span className="text-sm">{each > 20 ? `${Math.round(t.worstSlackDeg)}°` : ""}</span>
           <span
-            className={`w-[70%] ${t.worstSlackDeg < 0 ? "bg-tight" : "bg-line"} opacity-60 group-hover:opacity-100 group-aria-pressed:bg-accent group-aria-pressed:opacity-100`}
-            style={{ height: Math.max(2, y(t.worstSlackDeg) - y(0)) }}
+            className="w-[70%] bg-line opacity-60 group-hover:opacity-100 group-aria-pressed:bg-accent group-aria-pressed:opacity-100"
+            style={{ height: Math.max(2, y(t.worstSlackDeg)) }}
           />
           <span className={`text-base ${t.stops === stops ? "text-accent" : "text-muted"}`}>{t.stops}</span>
         </button>

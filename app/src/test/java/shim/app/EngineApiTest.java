@@ -65,7 +65,7 @@ class EngineApiTest extends ApiTest {
     assertThat(plan).bodyJson().extractingPath("$.refused").asArray().isEmpty();
     var all =
         post("/api/calc/setting-plans", "{\"sheet\":" + V8 + ",\"stops\":2,\"onMarks\":true}");
-    assertThat(all).bodyJson().extractingPath("$.trade.length()").isEqualTo(16);
+    assertThat(all).bodyJson().extractingPath("$.trade.length()").isEqualTo(15);
     assertThat(all).bodyJson().extractingPath("$.markCostDeg").isNotNull();
     var turn =
         post(

@@ -110,11 +110,12 @@ public final class BestStops {
     if (k < 1) {
       throw new IllegalArgumentException("at least one stop is needed, not " + k);
     }
+    int useful = Math.min(k, windows.size());
     int low = 0;
     int high = slacks.length - 1;
     while (low < high) {
       int mid = (low + high + 1) >>> 1;
-      if (sweep(mid).size() <= k) {
+      if (sweep(mid).size() <= useful) {
         low = mid;
       } else {
         high = mid - 1;

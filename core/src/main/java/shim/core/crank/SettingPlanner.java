@@ -13,6 +13,7 @@ import shim.core.engine.Layout;
 import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
 import shim.core.unit.Angle;
+import shim.core.unit.Figures;
 
 /** Lays out the stops of each school for one engine's own cam. */
 public final class SettingPlanner {
@@ -52,11 +53,15 @@ public final class SettingPlanner {
     };
   }
 
-  /** Slack against number of stops, k = 1 to twice the cylinders, anywhere on the circle. */
+  /**
+   * Slack against number of stops, k = 1 to twice the cylinders, anywhere on the circle. So few
+   * stops that a valve would stand on its lobe are no plan and left out.
+   */
   public List<BestStops.Best> curve() {
     BestStops best = BestStops.anywhere(model.windows());
     return IntStream.rangeClosed(1, 2 * model.layout().cylinderCount())
         .mapToObj(best::with)
+        .filter(b -> Figures.atLeast(b.worstSlackDeg(), 0))
         .toList();
   }
 

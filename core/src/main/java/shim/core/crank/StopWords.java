@@ -60,7 +60,7 @@ public record StopWords(String look, double balancerDeg, String balancer, Option
     model
         .layout()
         .compressionTdcDeg()
-        .forEach((c, deg) -> all.add(new Landmark(deg, 0, atTdc(model.layout(), c))));
+        .forEach((c, deg) -> all.add(new Landmark(deg, 0, atTdc(model, c))));
     for (ValveWindow w : model.windows()) {
       String valve = w.position().words();
       boolean intake = w.position().kind() == ValveKind.INTAKE;
@@ -71,14 +71,24 @@ public record StopWords(String look, double balancerDeg, String balancer, Option
     return all;
   }
 
-  private static String atTdc(Layout layout, int cylinder) {
+  private static String atTdc(CrankModel model, int cylinder) {
     return "cylinder "
         + cylinder
         + " at compression TDC"
-        + layout
+        + model
+            .layout()
             .companion(cylinder)
+            .filter(c -> overlaps(model, c))
             .map(c -> ", cylinder " + c + "'s valves rocking on overlap")
             .orElse(", both its valves slack");
+  }
+
+  /** Both valves are open at the cylinder's gas-exchange TDC: the intake opens before it closes. */
+  private static boolean overlaps(CrankModel model, int cylinder) {
+    double exchange = Angle.inCycle(model.layout().compressionTdcDeg(cylinder) + 360);
+    return model.windows().stream()
+        .filter(w -> w.position().cylinder() == cylinder)
+        .allMatch(w -> w.slackDeg(exchange) + w.marginDeg() < 0);
   }
 
   private static String fromTdc(Layout layout, double crankDeg) {

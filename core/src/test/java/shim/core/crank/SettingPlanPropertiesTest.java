@@ -52,6 +52,56 @@ class SettingPlanPropertiesTest {
     }
   }
 
+  /**
+   * More stops than useful ones are the best answer with what is useful: on a six with equal lobes
+   * -151 degrees was shown for them.
+   */
+  @Test
+  void moreStopsThanHelpAreNeverWorse() {
+    Random random = new Random(12);
+    for (int run = 0; run < 60; run++) {
+      int cylinders = run == 0 ? 6 : 1 + random.nextInt(12);
+      double duration = run == 0 ? 270 : 220 + random.nextInt(110);
+      CrankModel model =
+          CrankModel.of(
+              random(random, cylinders, false),
+              Engines.camCard(duration, 110, 110),
+              Optional.empty());
+      BestStops best = BestStops.anywhere(model.windows());
+      double before = -720;
+      for (int k = 1; k <= 3 * cylinders; k++) {
+        BestStops.Best now = best.with(k);
+        assertThat(now.worstSlackDeg()).as("%d stops", k).isGreaterThanOrEqualTo(before - 1e-6);
+        assertThat(now.anglesDeg()).hasSizeLessThanOrEqualTo(Math.min(k, best.distinctWindows()));
+        before = now.worstSlackDeg();
+      }
+      double every = before;
+      assertThat(model.windows()).allMatch(w -> w.mostSlackDeg() >= every - 1e-6);
+      assertThat(new SettingPlanner(model).curve())
+          .isNotEmpty()
+          .allMatch(b -> b.worstSlackDeg() >= -1e-6);
+      BestStops marked = BestStops.among(model.windows(), List.of(90.0));
+      assertThat(marked.with(3 * cylinders))
+          .extracting(BestStops.Best::worstSlackDeg)
+          .isEqualTo(marked.with(1).worstSlackDeg());
+    }
+  }
+
+  /** A cam whose intake opens after its exhaust has closed rocks nothing. */
+  @Test
+  void aCamWithoutOverlapRocksNothing() {
+    for (double duration : new double[] {190, 260}) {
+      CrankModel model =
+          CrankModel.of(
+              Engines.engine(Engines.sheet("inline-6")).layout(),
+              Engines.camCard(duration, 110, 110),
+              Optional.empty());
+      assertThat(StopWords.of(model, 0, Optional.empty()).look().contains("rocking"))
+          .as("duration %s", duration)
+          .isEqualTo(duration > 220);
+    }
+  }
+
   private static void checkPlan(CrankModel model, SettingPlan plan) {
     assertThat(new HashSet<>(plan.workingOrder()))
         .as("every valve once by %s", plan.school())
@@ -101,13 +151,16 @@ class SettingPlanPropertiesTest {
             Engines.layout("v8-odd-even"), Engines.camCard(290, 106, 114), Optional.empty());
     SettingPlanner planner = new SettingPlanner(model);
     List<BestStops.Best> curve = planner.curve();
-    assertThat(curve).hasSize(16);
+    assertThat(curve)
+        .as("one stop is no plan here")
+        .extracting(BestStops.Best::stops)
+        .containsExactlyElementsOf(IntStream.rangeClosed(2, 16).boxed().toList());
     for (int k = 1; k < curve.size(); k++) {
       assertThat(curve.get(k).worstSlackDeg())
           .isGreaterThanOrEqualTo(curve.get(k - 1).worstSlackDeg());
     }
     BestStops.Best marked = planner.best(3, List.of(0.0, 90.0, 180.0, 270.0));
-    assertThat(marked.worstSlackDeg()).isLessThanOrEqualTo(curve.get(2).worstSlackDeg() + 1e-9);
+    assertThat(marked.worstSlackDeg()).isLessThanOrEqualTo(curve.get(1).worstSlackDeg() + 1e-9);
     assertThat(marked.anglesDeg()).allSatisfy(a -> assertThat(a % 90).isZero());
   }
 
