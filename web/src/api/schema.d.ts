@@ -3568,6 +3568,12 @@ export interface components {
             shimsIn: number[];
             /** Format: double */
             seatLbf: number;
+            /** Format: double */
+            offIn: number;
+            /** @enum {string} */
+            play?: "WIDER" | "SNUG" | "RIGHT" | "MUCH" | "WRONG";
+            /** Format: double */
+            cutIn: number;
             fits: boolean;
         };
         SpringSort: {

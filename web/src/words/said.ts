@@ -65,6 +65,8 @@ const SAYINGS: Record<string, Saying> = {
   "FIT.WIDER_THAN_POCKET": (f) => `the spring is ${f.height("byIn")} wider than its pocket`,
   "FIT.LITTLE_PLAY": (f) => `${f.height("playIn")} play in the pocket: it must turn freely`,
   "FIT.MUCH_PLAY": (f) => `${f.height("playIn")} play in the pocket: about ${f.usual(0.005)}, or it dances`,
+  "FIT.WRONG_PLAY": (f) =>
+    `${f.height("playIn")} play in the pocket: surely another part, or a wrong reading`,
   "FIT.STATED_DIFFERS": (f) =>
     `height less lift less bind gives ${f.height("clearanceIn")}, ${f.height("statedIn")} is stated: measure the height, the lift or the bind again`,
   "FIT.SEAT_WITH_ROLLER": (f) => seat(f, "roller"),

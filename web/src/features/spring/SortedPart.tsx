@@ -1,7 +1,25 @@
 import type { Schemas } from "../../api/client";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { useSettings } from "../../shell/settings";
+import type { LashUnit } from "../../units/lash";
 import { heightText, heightUnit, loadText, loadUnit } from "../../units/load";
+
+const PLAY: Partial<Record<NonNullable<Schemas["Placed"]["play"]>, string>> = {
+  WIDER: "wider than its pocket",
+  SNUG: "too snug in its pocket",
+  WRONG: "far too much play: another part, or a wrong reading",
+};
+
+/** Why a spring does not fit where it would stand; a cut is an offer, never reckoned with. */
+export function whyNot(p: Schemas["Placed"], unit: LashUnit): string {
+  const away = `${heightText(Math.abs(p.offIn), unit)} ${heightUnit(unit)}`;
+  const height =
+    p.cutIn > 0
+      ? `${away} too short; machining ${heightText(p.cutIn, unit)} off the pocket would mend it`
+      : `${away} ${p.offIn > 0 ? "too tall" : "too short"} with the shims to hand`;
+  const play = p.play && PLAY[p.play];
+  return play ? play : height;
+}
 
 export function Sorted({ engine, sorted }: { engine: Schemas["EngineView"]; sorted: Schemas["SpringSort"] }) {
   const { unit } = useSettings();
@@ -61,7 +79,7 @@ export function Sorted({ engine, sorted }: { engine: Schemas["EngineView"]; sort
                   <td className="font-bold">{p.position}</td>
                   <td>
                     {p.mark}
-                    {!p.fits && <span className="font-semibold text-tight"> ✕ does not fit</span>}
+                    {!p.fits && <span className="block font-semibold text-tight">✕ {whyNot(p, unit)}</span>}
                   </td>
                   <td className="num text-right">{loadText(p.seatLbf, unit)}</td>
                   <td className="num text-right">{heightText(p.heightIn, unit)}</td>

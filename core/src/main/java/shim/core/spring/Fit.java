@@ -48,6 +48,7 @@ public record Fit(
     WIDER_THAN_POCKET("byIn"),
     LITTLE_PLAY("playIn"),
     MUCH_PLAY("playIn"),
+    WRONG_PLAY("playIn"),
     STATED_DIFFERS("clearanceIn", "statedIn"),
     SEAT_WITH_ROLLER("loadLbf", "lowLbf", "highLbf"),
     SEAT_WITH_FLAT("loadLbf", "lowLbf", "highLbf"),
@@ -109,9 +110,6 @@ public record Fit(
   /** Common practice, no source. */
   private static final double SEAL_IN = 0.050;
 
-  /** Common practice, no source. */
-  private static final double PLAY_IN = 0.005;
-
   public Fit {
     remarks = List.copyOf(remarks);
   }
@@ -172,12 +170,14 @@ public record Fit(
   }
 
   private static void playRemark(double p, List<Remark> remarks) {
-    if (Figures.below(p, 0)) {
-      remarks.add(say(Weight.STOP, Code.WIDER_THAN_POCKET, -p));
-    } else if (Figures.below(p, 0.001)) {
-      remarks.add(say(Weight.ASK, Code.LITTLE_PLAY, p));
-    } else if (Figures.above(p, 3 * PLAY_IN)) {
-      remarks.add(say(Weight.ASK, Code.MUCH_PLAY, p));
+    switch (PocketPlay.of(p)) {
+      case WIDER -> remarks.add(say(Weight.STOP, Code.WIDER_THAN_POCKET, -p));
+      case SNUG -> remarks.add(say(Weight.ASK, Code.LITTLE_PLAY, p));
+      case MUCH -> remarks.add(say(Weight.ASK, Code.MUCH_PLAY, p));
+      case WRONG -> remarks.add(say(Weight.STOP, Code.WRONG_PLAY, p));
+      case RIGHT -> {
+        // Nothing to say.
+      }
     }
   }
 

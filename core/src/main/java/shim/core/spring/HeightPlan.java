@@ -116,6 +116,16 @@ public record HeightPlan(List<Way> ways) {
     return new HeightPlan(within.isEmpty() ? ways.stream().limit(3).toList() : within);
   }
 
+  /**
+   * What shims to hand make of it, nothing cut and nothing made: the nearest to its target first.
+   */
+  static List<Way> withStock(Wanted w) {
+    List<Way> ways = new ArrayList<>();
+    stacks(w, 0, new ArrayList<>(), 0, ways);
+    ways.sort(Comparator.comparing((Way way) -> Math.abs(way.offIn())).thenComparing(Way::pieces));
+    return ways;
+  }
+
   private static void stacks(Wanted w, double lock, List<Double> stack, int from, List<Way> ways) {
     Kind kind =
         lock == 0
@@ -146,6 +156,7 @@ public record HeightPlan(List<Way> ways) {
     Comparator<Way> first =
         school == School.ONE_PIECE ? made : Comparator.comparingInt(Way::pieces);
     return Comparator.comparing((Way w) -> !w.within())
+        .thenComparing(w -> w.within() ? 0 : Math.abs(w.offIn()))
         .thenComparing(first)
         .thenComparing(work)
         .thenComparing(off);

@@ -1,6 +1,7 @@
 package shim.core.spring;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -9,6 +10,7 @@ import java.util.Set;
 import org.jgrapht.alg.matching.KuhnMunkresMinimalWeightBipartitePerfectMatching;
 import org.jgrapht.graph.DefaultWeightedEdge;
 import org.jgrapht.graph.SimpleWeightedGraph;
+import org.jspecify.annotations.Nullable;
 import shim.core.engine.Position;
 
 /**
@@ -21,6 +23,12 @@ import shim.core.engine.Position;
 public record SpringSort(Outcome chosen, Outcome asTheyCame) {
   /** A spring that does not fit its pocket outweighs all unevenness. */
   private static final double MISFIT = 1e9;
+
+  /** An inch beyond the tolerance; a thousandth outweighs any load. */
+  private static final double BEYOND = 1e8;
+
+  /** Much play weighs as much as five lbf away from the wanted load, squared. */
+  private static final double DANCES = 25;
 
   /** One shim weighs as much as one lbf away from the wanted load, squared. */
   private static final double PIECE = 1;
@@ -46,13 +54,25 @@ public record SpringSort(Outcome chosen, Outcome asTheyCame) {
     }
   }
 
-  /** One spring in one pocket. */
+  /**
+   * One spring in one pocket.
+   *
+   * @param heightIn height it really gets
+   * @param offIn that over the target
+   * @param play in its pocket; null where one of them was not measured
+   * @param cutIn what would have to be machined off the pocket to reach the target, where no shim
+   *     can: an offer, nothing that was reckoned with; zero where none is needed
+   * @param fits its height is within tolerance, and it turns freely without dancing
+   */
   public record Placed(
       Position position,
       String mark,
       double heightIn,
       List<Double> shimsIn,
       double seatLbf,
+      double offIn,
+      @Nullable PocketPlay play,
+      double cutIn,
       boolean fits) {}
 
   /** An assignment and how good it is: s.d. of the seat loads, lbf. */
@@ -79,54 +99,57 @@ public record SpringSort(Outcome chosen, Outcome asTheyCame) {
     for (int p = 0; p < pockets.size(); p++) {
       came.add(all[p][p]);
     }
-    return new SpringSort(outcome(assign(all, aim)), outcome(came));
+    return new SpringSort(outcome(assign(all, wanted, aim)), outcome(came));
   }
 
-  /** The stack within tolerance that brings this spring here nearest to the wanted load. */
+  /**
+   * Of the stacks within tolerance the one that brings this spring here nearest to the wanted load;
+   * where none is, the one nearest to its height. Nothing is ever machined in silence.
+   */
   private static Placed best(Boxed spring, Pocket pocket, Wanted w, double aim) {
-    boolean fits = pocket.diameterIn() <= 0 || pocket.diameterIn() - spring.odIn() >= 0.001;
-    List<HeightPlan.Way> ways =
-        HeightPlan.of(
-                new HeightPlan.Wanted(
-                    pocket.heightIn(),
-                    w.targetIn(),
-                    w.toleranceIn(),
-                    w.shimsIn(),
-                    List.of(),
-                    HeightPlan.School.FEWEST_PIECES))
-            .ways();
-    Placed best = null;
-    for (HeightPlan.Way way : ways) {
-      if (way.kind() == HeightPlan.Kind.ONE_MADE_PIECE) {
-        continue;
-      }
-      double load = w.curve().move(spring.loadLbf(), spring.atHeightIn(), way.heightIn()).loadLbf();
-      Placed here =
-          new Placed(
-              pocket.position(),
-              spring.mark(),
-              way.heightIn(),
-              way.shimsIn(),
-              load,
-              fits && way.within());
-      if (best == null || cost(here, aim) < cost(best, aim)) {
-        best = here;
-      }
-    }
-    if (best != null) {
-      return best;
-    }
-    double load =
-        w.curve().move(spring.loadLbf(), spring.atHeightIn(), pocket.heightIn()).loadLbf();
-    return new Placed(pocket.position(), spring.mark(), pocket.heightIn(), List.of(), load, false);
+    PocketPlay play =
+        pocket.diameterIn() <= 0 ? null : PocketPlay.of(pocket.diameterIn() - spring.odIn());
+    return HeightPlan.withStock(
+            new HeightPlan.Wanted(
+                pocket.heightIn(),
+                w.targetIn(),
+                w.toleranceIn(),
+                w.shimsIn(),
+                List.of(),
+                HeightPlan.School.FEWEST_PIECES))
+        .stream()
+        .map(way -> placed(spring, pocket, w, way, play))
+        .min(Comparator.comparingDouble(p -> cost(p, w, aim)))
+        .orElseThrow();
   }
 
-  private static double cost(Placed p, double aim) {
+  private static Placed placed(
+      Boxed spring, Pocket pocket, Wanted w, HeightPlan.Way way, @Nullable PocketPlay play) {
+    double load = w.curve().move(spring.loadLbf(), spring.atHeightIn(), way.heightIn()).loadLbf();
+    double cut = way.within() || way.offIn() > 0 ? 0 : -way.offIn();
+    return new Placed(
+        pocket.position(),
+        spring.mark(),
+        way.heightIn(),
+        way.shimsIn(),
+        load,
+        way.offIn(),
+        play,
+        cut,
+        way.within() && (play == null || play.fits()));
+  }
+
+  private static double cost(Placed p, Wanted w, double aim) {
     double away = p.seatLbf() - aim;
-    return (p.fits() ? 0 : MISFIT) + away * away + PIECE * p.shimsIn().size();
+    double beyond = Math.max(0, Math.abs(p.offIn()) - w.toleranceIn());
+    return (p.fits() ? 0 : MISFIT)
+        + BEYOND * beyond
+        + (p.play() == PocketPlay.MUCH ? DANCES : 0)
+        + away * away
+        + PIECE * p.shimsIn().size();
   }
 
-  private static List<Placed> assign(Placed[][] all, double aim) {
+  private static List<Placed> assign(Placed[][] all, Wanted wanted, double aim) {
     var graph = new SimpleWeightedGraph<String, DefaultWeightedEdge>(DefaultWeightedEdge.class);
     Set<String> springs = new LinkedHashSet<>();
     Set<String> places = new LinkedHashSet<>();
@@ -138,7 +161,7 @@ public record SpringSort(Outcome chosen, Outcome asTheyCame) {
     places.forEach(graph::addVertex);
     for (int b = 0; b < all.length; b++) {
       for (int p = 0; p < all.length; p++) {
-        double cost = p < all[b].length ? cost(all[b][p], aim) : SPARE;
+        double cost = p < all[b].length ? cost(all[b][p], wanted, aim) : SPARE;
         graph.setEdgeWeight(graph.addEdge("s" + b, "p" + p), cost);
       }
     }

@@ -70,12 +70,13 @@ class FitTest {
   @CsvSource({
     "1.548, STOP",
     "1.5503, ASK",
-    "1.5509, ASK",
-    "1.551,",
+    "1.5519, ASK",
+    "1.552,",
     "1.555,",
-    "1.565,",
-    "1.566, ASK",
-    "1.570, ASK"
+    "1.560,",
+    "1.5601, ASK",
+    "1.580, ASK",
+    "1.5801, STOP"
   })
   void thePocketsPlayIsWeighed(double pocket, Fit.Weight expected) {
     assertThat(weight(fit(1.95, null, pocket, null, 0.69), "PLAY|POCKET"))

@@ -10,6 +10,8 @@ import java.util.Random;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import shim.core.engine.Position;
 
 /** The assignment against all permutations. */
@@ -36,7 +38,7 @@ class SpringSortPropertiesTest {
       pockets.add(
           new SpringSort.Pocket(
               Position.parse(i + "I"),
-              1.95 + 0.04 * r.nextDouble(),
+              1.94 + 0.05 * r.nextDouble(),
               1.5525 + 0.001 * r.nextGaussian()));
     }
     return pockets;
@@ -47,6 +49,8 @@ class SpringSortPropertiesTest {
         .mapToDouble(
             p ->
                 (p.fits() ? 0 : 1e9)
+                    + 1e8 * Math.max(0, Math.abs(p.offIn()) - 0.008)
+                    + (p.play() == PocketPlay.MUCH ? 25 : 0)
                     + (p.seatLbf() - aim) * (p.seatLbf() - aim)
                     + p.shimsIn().size())
         .sum();
@@ -97,5 +101,67 @@ class SpringSortPropertiesTest {
     assertThat(sort.chosen().unevenLbf()).isLessThan(sort.asTheyCame().unevenLbf());
     assertThatThrownBy(() -> SpringSort.of(box.subList(0, 1), pockets, wanted()))
         .hasMessage("1 springs do not fill 2 pockets");
+  }
+
+  /** A short pocket is shown as it is; the cut that would mend it is an offer. */
+  @Test
+  void nothingIsMachinedInSilence() {
+    SpringSort.Wanted wanted = new SpringSort.Wanted(1.9, 0.005, List.of(0.015, 0.030), CURVE);
+    List<SpringSort.Placed> placed =
+        SpringSort.of(
+                List.of(
+                    new SpringSort.Boxed("a", 220, 1.95, 1.55),
+                    new SpringSort.Boxed("b", 220, 1.95, 1.55),
+                    new SpringSort.Boxed("c", 220, 1.95, 1.55)),
+                List.of(
+                    new SpringSort.Pocket(Position.parse("1I"), 1.86, 0),
+                    new SpringSort.Pocket(Position.parse("2I"), 1.897, 0),
+                    new SpringSort.Pocket(Position.parse("3I"), 1.922, 0)),
+                wanted)
+            .chosen()
+            .placed();
+    assertThat(placed.get(0))
+        .returns(1.86, SpringSort.Placed::heightIn)
+        .returns(false, SpringSort.Placed::fits)
+        .returns(List.of(), SpringSort.Placed::shimsIn)
+        .satisfies(p -> assertThat(p.cutIn()).isCloseTo(0.04, within(1e-9)));
+    assertThat(placed.get(1))
+        .returns(1.897, SpringSort.Placed::heightIn)
+        .returns(true, SpringSort.Placed::fits)
+        .returns(0.0, SpringSort.Placed::cutIn);
+    assertThat(placed.get(2))
+        .as("nothing reaches it: the nearest there is")
+        .returns(1.907, SpringSort.Placed::heightIn)
+        .returns(false, SpringSort.Placed::fits)
+        .returns(0.0, SpringSort.Placed::cutIn);
+  }
+
+  /** From too snug to a wrong part, each figure of the trade on its own side. */
+  @ParameterizedTest
+  @CsvSource({
+    "-0.001, WIDER",
+    "0, SNUG",
+    "0.0019, SNUG",
+    "0.002, RIGHT",
+    "0.010, RIGHT",
+    "0.0101, MUCH",
+    "0.030, MUCH",
+    "0.0301, WRONG",
+    "0.051, WRONG"
+  })
+  void playHasTwoEnds(double play, PocketPlay expected) {
+    assertThat(PocketPlay.of(play)).isEqualTo(expected);
+    for (int thou = 1400; thou < 1700; thou += 7) {
+      double od = thou / 1000.0;
+      assertThat(PocketPlay.of(od + play - od)).isEqualTo(expected);
+    }
+    boolean fits = expected == PocketPlay.RIGHT || expected == PocketPlay.MUCH;
+    assertThat(expected.fits()).isEqualTo(fits);
+    SpringSort sort =
+        SpringSort.of(
+            List.of(new SpringSort.Boxed("a", 220, 1.95, 1.55)),
+            List.of(new SpringSort.Pocket(Position.parse("1I"), 1.95, 1.55 + play)),
+            wanted());
+    assertThat(sort.chosen().misfits()).isEqualTo(fits ? 0 : 1);
   }
 }
