@@ -3807,9 +3807,19 @@ export interface components {
             liftIn: number;
             /** Format: double */
             runOutIn: number;
+            countedDown: boolean;
+            /** Format: double */
+            centreDeg?: number;
+            durations: components["schemas"]["OpenOver"][];
             /** Format: int32 */
             rows: number;
             understood: string;
+        };
+        OpenOver: {
+            /** Format: double */
+            liftIn: number;
+            /** Format: double */
+            durationDeg: number;
         };
         TargetRequest: {
             sheet: components["schemas"]["EngineSheet"];

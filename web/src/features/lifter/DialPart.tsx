@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { ApiProblem, answered, api, type Valve, wordsOf } from "../../api/client";
+import { ApiProblem, answered, api, type Schemas, type Valve, wordsOf } from "../../api/client";
 import { dial as dialQuery } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
@@ -8,6 +8,7 @@ import { Notice } from "../../ui/Notice";
 import { heightText, heightUnit } from "../../units/load";
 import { ConnectSheet } from "../device/ConnectSheet";
 import { usePlaced } from "../device/usePlaced";
+import { foundText } from "./foundText";
 
 /** The dial, standing on a valve. */
 export function useDial(valve: Valve | undefined) {
@@ -53,7 +54,7 @@ export function DialPart({ valve, now, onTake }: DialPartProps) {
       )}
       <div className="flex flex-wrap gap-2">
         {now && !now.connected && <Button onClick={() => setAsking(true)}>Connect a dial</Button>}
-        <TableFile valve={valve} onTake={onTake} />
+        <TableFile key={valve} valve={valve} onTake={onTake} />
       </div>
       {asking && now && (
         <ConnectSheet
@@ -70,9 +71,12 @@ export function DialPart({ valve, now, onTake }: DialPartProps) {
 }
 
 function TableFile({ valve, onTake }: Pick<DialPartProps, "valve" | "onTake">) {
+  const { unit } = useSettings();
   const [trouble, setTrouble] = useState<string>();
+  const [found, setFound] = useState<Schemas["LiftFound"]>();
   const read = async (table: File) => {
     setTrouble(undefined);
+    setFound(undefined);
     try {
       const found = await answered(
         api.POST("/api/calc/lift-table", {
@@ -81,6 +85,7 @@ function TableFile({ valve, onTake }: Pick<DialPartProps, "valve" | "onTake">) {
           headers: { "Content-Type": "text/plain" },
         }),
       );
+      setFound(found);
       onTake(found.liftIn);
     } catch (e) {
       setTrouble(e instanceof ApiProblem ? wordsOf(e) : "this file cannot be read");
@@ -101,6 +106,7 @@ function TableFile({ valve, onTake }: Pick<DialPartProps, "valve" | "onTake">) {
         />
       </label>
       {trouble && <Notice tone="stop">{trouble}</Notice>}
+      {found && <Notice tone="know">{foundText(found, unit)}</Notice>}
     </>
   );
 }

@@ -99,6 +99,14 @@ class LifterCalcApiTest extends ApiTest {
     assertThat(table("1,2\n3,x\n")).hasStatus(422).bodyText().contains("line 2", "no number");
     assertThat(table("1,0.1\n2,0.2\n")).hasStatus(422).bodyText().contains("at least 12");
     assertThat(table("12\n")).hasStatus(422).bodyText().contains("two columns");
+    assertThat(table("1,0.1\n2\n3,0.1\n")).hasStatus(422).bodyText().contains("line 2");
+    assertThat(table("1,0.1\n\n2,\n")).hasStatus(422).bodyText().contains("no number");
+    assertThat(table("deg,lift\n1,\"0.1\n2,0.2\n")).hasStatus(422);
+    assertThat(table(csv.substring(0, csv.indexOf("\n350;")).replace("\n0;", "\n-10;")))
+        .hasStatusOk()
+        .bodyJson()
+        .extractingPath("$.countedDown")
+        .isEqualTo(false);
   }
 
   private MvcTestResult table(String csv) {

@@ -7,8 +7,10 @@ import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import shim.app.http.Refusal;
+import shim.app.record.Maybe;
 import shim.core.lifter.LiftTable;
 import shim.core.unit.Units;
 
@@ -21,9 +23,24 @@ class LiftTables {
    *
    * @param liftIn highest reading over the base circle, inch
    * @param runOutIn spread of the base circle, inch
+   * @param countedDown the dial counted down where the valve opened, and was turned round
+   * @param centreDeg middle of the lobe, degrees as the table counts them
+   * @param durations of the lifts the table shows both ends of
    * @param understood what was understood of the file, in words
    */
-  record LiftFound(double liftIn, double runOutIn, int rows, String understood) {}
+  record LiftFound(
+      double liftIn,
+      double runOutIn,
+      boolean countedDown,
+      @Nullable Double centreDeg,
+      List<OpenOver> durations,
+      int rows,
+      String understood) {}
+
+  /** The valve is open more than a lift, inch, over so many crank degrees. */
+  record OpenOver(double liftIn, double durationDeg) {}
+
+  private static final List<Double> DURATIONS_AT_IN = List.of(0.006, 0.020, 0.050);
 
   LiftFound read(String csv) {
     char separator = csv.contains(";") ? ';' : csv.contains("\t") ? '\t' : ',';
@@ -65,6 +82,11 @@ class LiftTables {
       return new LiftFound(
           table.liftIn(),
           table.runOutIn(),
+          table.countedDown(),
+          Maybe.orNull(table.centreDeg()),
+          DURATIONS_AT_IN.stream()
+              .flatMap(l -> table.durationDeg(l).stream().mapToObj(d -> new OpenOver(l, d)))
+              .toList(),
           points.size(),
           points.size() + " rows of degrees and " + (mm ? "mm" : "inch"));
     } catch (IllegalArgumentException e) {

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -196,29 +195,5 @@ class LifterOutlookTest {
 
   private static LobeSurvey.Line line(double liftIn, Map<Position, ValveDrift> drift) {
     return LobeSurvey.of(ENGINE, Map.of(P, liftIn), drift).get(0);
-  }
-
-  @Test
-  void aLiftTableGivesItsLiftOverTheBaseCircle() {
-    List<LiftTable.Point> points = new ArrayList<>();
-    for (int deg = 0; deg < 720; deg += 10) {
-      double lobe = Math.max(0, Math.cos(Math.toRadians((deg - 250) * 0.6)));
-      points.add(new LiftTable.Point(deg, 0.020 + 0.600 * (Math.abs(deg - 250) < 150 ? lobe : 0)));
-    }
-    LiftTable table = new LiftTable(points);
-    assertThat(table.liftIn()).isCloseTo(0.600, within(1e-9));
-    assertThat(table.runOutIn()).isCloseTo(0, within(1e-9));
-  }
-
-  @Test
-  void aLiftTableWithoutALobeIsRefusedInWords() {
-    List<LiftTable.Point> flat = new ArrayList<>();
-    for (int deg = 0; deg < 200; deg += 10) {
-      flat.add(new LiftTable.Point(deg, 0.1));
-    }
-    assertThatThrownBy(() -> new LiftTable(flat)).hasMessageContaining("no lobe in them");
-    assertThatThrownBy(() -> new LiftTable(flat.subList(0, 5))).hasMessageContaining("at least 12");
-    flat.set(3, new LiftTable.Point(30, Double.NaN));
-    assertThatThrownBy(() -> new LiftTable(flat)).hasMessageContaining("every row needs");
   }
 }
