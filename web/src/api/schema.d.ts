@@ -2514,7 +2514,7 @@ export interface components {
             /** Format: int32 */
             cylinder?: number;
             /** @enum {string} */
-            look: "JAM_NUT" | "WITNESS" | "RETAINER" | "LOCKS" | "TICK_COLD" | "TICK_HOT" | "STEM_TIP" | "GUIDE_GAP" | "PUSHROD_RUB" | "ROCKER" | "PUSHROD" | "GUIDE_PLAY" | "SPRING_HEIGHT" | "LOBE_LIFT" | "LEAK_DOWN_TIME" | "PLUNGER" | "WHEEL" | "AXLE_PLAY" | "BODY" | "SEAT_LEAK" | "SEAT_FLUID" | "OIL" | "FILTER" | "BEARING" | "OIL_USE";
+            look: "JAM_NUT" | "WITNESS" | "RETAINER" | "LOCKS" | "TICK_COLD" | "TICK_HOT" | "STEM_TIP" | "GUIDE_GAP" | "PUSHROD_RUB" | "ROCKER" | "ROCKER_UNDERSIDE" | "PUSHROD" | "GUIDE_PLAY" | "SPRING_HEIGHT" | "LOBE_LIFT" | "LEAK_DOWN_TIME" | "PLUNGER" | "WHEEL" | "AXLE_PLAY" | "BODY" | "SEAT_LEAK" | "SEAT_FLUID" | "OIL" | "FILTER" | "BEARING" | "OIL_USE";
             grade?: string;
             /** Format: double */
             figure?: number;
@@ -3399,11 +3399,11 @@ export interface components {
         };
         CalcSeen: {
             /** @enum {string} */
-            look: "JAM_NUT" | "WITNESS" | "RETAINER" | "LOCKS" | "TICK_COLD" | "TICK_HOT" | "STEM_TIP" | "GUIDE_GAP" | "PUSHROD_RUB" | "ROCKER" | "PUSHROD" | "GUIDE_PLAY" | "SPRING_HEIGHT" | "LOBE_LIFT" | "LEAK_DOWN_TIME" | "PLUNGER" | "WHEEL" | "AXLE_PLAY" | "BODY" | "SEAT_LEAK" | "SEAT_FLUID" | "OIL" | "FILTER" | "BEARING" | "OIL_USE";
+            look: "JAM_NUT" | "WITNESS" | "RETAINER" | "LOCKS" | "TICK_COLD" | "TICK_HOT" | "STEM_TIP" | "GUIDE_GAP" | "PUSHROD_RUB" | "ROCKER" | "ROCKER_UNDERSIDE" | "PUSHROD" | "GUIDE_PLAY" | "SPRING_HEIGHT" | "LOBE_LIFT" | "LEAK_DOWN_TIME" | "PLUNGER" | "WHEEL" | "AXLE_PLAY" | "BODY" | "SEAT_LEAK" | "SEAT_FLUID" | "OIL" | "FILTER" | "BEARING" | "OIL_USE";
             grade: string;
         };
         DiagnosisRequest: {
-            symptoms: ("OPENING" | "CLOSING" | "STEP_OPEN" | "STEP_TIGHT" | "AFTER_OVER_REV" | "NOISE" | "LOAD_LOW" | "ALL_MOVED")[];
+            symptoms: ("OPENING" | "CLOSING" | "STEP_OPEN" | "STEP_TIGHT" | "AFTER_OVER_REV" | "NOISE" | "NOISE_SOLID" | "NOISE_FLAT" | "LOAD_LOW" | "ALL_MOVED")[];
             seen: components["schemas"]["CalcSeen"][];
         };
         Diagnosis: {
@@ -3412,7 +3412,7 @@ export interface components {
         };
         NextLook: {
             /** @enum {string} */
-            look: "JAM_NUT" | "WITNESS" | "RETAINER" | "LOCKS" | "TICK_COLD" | "TICK_HOT" | "STEM_TIP" | "GUIDE_GAP" | "PUSHROD_RUB" | "ROCKER" | "PUSHROD" | "GUIDE_PLAY" | "SPRING_HEIGHT" | "LOBE_LIFT" | "LEAK_DOWN_TIME" | "PLUNGER" | "WHEEL" | "AXLE_PLAY" | "BODY" | "SEAT_LEAK" | "SEAT_FLUID" | "OIL" | "FILTER" | "BEARING" | "OIL_USE";
+            look: "JAM_NUT" | "WITNESS" | "RETAINER" | "LOCKS" | "TICK_COLD" | "TICK_HOT" | "STEM_TIP" | "GUIDE_GAP" | "PUSHROD_RUB" | "ROCKER" | "ROCKER_UNDERSIDE" | "PUSHROD" | "GUIDE_PLAY" | "SPRING_HEIGHT" | "LOBE_LIFT" | "LEAK_DOWN_TIME" | "PLUNGER" | "WHEEL" | "AXLE_PLAY" | "BODY" | "SEAT_LEAK" | "SEAT_FLUID" | "OIL" | "FILTER" | "BEARING" | "OIL_USE";
             tells: string[];
             /** Format: double */
             gain: number;
@@ -4165,7 +4165,7 @@ export interface components {
         };
         LookView: {
             /** @enum {string} */
-            look: "JAM_NUT" | "WITNESS" | "RETAINER" | "LOCKS" | "TICK_COLD" | "TICK_HOT" | "STEM_TIP" | "GUIDE_GAP" | "PUSHROD_RUB" | "ROCKER" | "PUSHROD" | "GUIDE_PLAY" | "SPRING_HEIGHT" | "LOBE_LIFT" | "LEAK_DOWN_TIME" | "PLUNGER" | "WHEEL" | "AXLE_PLAY" | "BODY" | "SEAT_LEAK" | "SEAT_FLUID" | "OIL" | "FILTER" | "BEARING" | "OIL_USE";
+            look: "JAM_NUT" | "WITNESS" | "RETAINER" | "LOCKS" | "TICK_COLD" | "TICK_HOT" | "STEM_TIP" | "GUIDE_GAP" | "PUSHROD_RUB" | "ROCKER" | "ROCKER_UNDERSIDE" | "PUSHROD" | "GUIDE_PLAY" | "SPRING_HEIGHT" | "LOBE_LIFT" | "LEAK_DOWN_TIME" | "PLUNGER" | "WHEEL" | "AXLE_PLAY" | "BODY" | "SEAT_LEAK" | "SEAT_FLUID" | "OIL" | "FILTER" | "BEARING" | "OIL_USE";
             title: string;
             /** @enum {string} */
             where: "VALVE" | "CYLINDER" | "ENGINE";
@@ -4192,7 +4192,7 @@ export interface components {
         };
         LifterReason: {
             /** @enum {string} */
-            kind: "SEEN" | "TREND" | "WENT_WIDE_ONCE" | "MAY_BE_OPENING" | "INTERVAL" | "OVER_INTERVAL" | "INTERVAL_AT_NEXT" | "OVER_REV" | "OPEN_LOAD" | "NOT_LOOKED_AT" | "NOT_ON_RECORD";
+            kind: "SEEN" | "TREND" | "LOOK_FIRST" | "WENT_WIDE_ONCE" | "MAY_BE_OPENING" | "INTERVAL" | "OVER_INTERVAL" | "INTERVAL_AT_NEXT" | "OVER_REV" | "OPEN_LOAD" | "NOT_LOOKED_AT" | "NOT_ON_RECORD";
             /** @enum {string} */
             asks: "RUN" | "NOT_TESTED" | "WATCH" | "CHANGE";
             said: components["schemas"]["Said"];
@@ -4238,7 +4238,7 @@ export interface components {
             /** Format: int32 */
             cylinder?: number;
             /** @enum {string} */
-            look: "JAM_NUT" | "WITNESS" | "RETAINER" | "LOCKS" | "TICK_COLD" | "TICK_HOT" | "STEM_TIP" | "GUIDE_GAP" | "PUSHROD_RUB" | "ROCKER" | "PUSHROD" | "GUIDE_PLAY" | "SPRING_HEIGHT" | "LOBE_LIFT" | "LEAK_DOWN_TIME" | "PLUNGER" | "WHEEL" | "AXLE_PLAY" | "BODY" | "SEAT_LEAK" | "SEAT_FLUID" | "OIL" | "FILTER" | "BEARING" | "OIL_USE";
+            look: "JAM_NUT" | "WITNESS" | "RETAINER" | "LOCKS" | "TICK_COLD" | "TICK_HOT" | "STEM_TIP" | "GUIDE_GAP" | "PUSHROD_RUB" | "ROCKER" | "ROCKER_UNDERSIDE" | "PUSHROD" | "GUIDE_PLAY" | "SPRING_HEIGHT" | "LOBE_LIFT" | "LEAK_DOWN_TIME" | "PLUNGER" | "WHEEL" | "AXLE_PLAY" | "BODY" | "SEAT_LEAK" | "SEAT_FLUID" | "OIL" | "FILTER" | "BEARING" | "OIL_USE";
             title: string;
             grade: string;
             /** @enum {string} */
@@ -4270,7 +4270,7 @@ export interface components {
         };
         SymptomView: {
             /** @enum {string} */
-            symptom: "OPENING" | "CLOSING" | "STEP_OPEN" | "STEP_TIGHT" | "AFTER_OVER_REV" | "NOISE" | "LOAD_LOW" | "ALL_MOVED";
+            symptom: "OPENING" | "CLOSING" | "STEP_OPEN" | "STEP_TIGHT" | "AFTER_OVER_REV" | "NOISE" | "NOISE_SOLID" | "NOISE_FLAT" | "LOAD_LOW" | "ALL_MOVED";
             words: string;
         };
         ValveChain: {
@@ -4285,7 +4285,7 @@ export interface components {
             toTrend?: components["schemas"]["ThouRange"];
             dueBefore?: string;
             drift: components["schemas"]["ValveDriftView"];
-            symptoms: ("OPENING" | "CLOSING" | "STEP_OPEN" | "STEP_TIGHT" | "AFTER_OVER_REV" | "NOISE" | "LOAD_LOW" | "ALL_MOVED")[];
+            symptoms: ("OPENING" | "CLOSING" | "STEP_OPEN" | "STEP_TIGHT" | "AFTER_OVER_REV" | "NOISE" | "NOISE_SOLID" | "NOISE_FLAT" | "LOAD_LOW" | "ALL_MOVED")[];
             suspect?: string;
             seen: components["schemas"]["SeenView"][];
         };

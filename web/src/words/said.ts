@@ -96,6 +96,8 @@ const SAYINGS: Record<string, Saying> = {
   "LIFTER.SEEN": (_, seen) => seen,
   "LIFTER.TREND": (f) =>
     `lash opened ${f.thou("movedThou")} since ${f.hours("sinceHours")}, ${f.thou("thenThou")} by the end of the next event; over ${f.thou("wornThou")} is a worn lobe or lifter`,
+  "LIFTER.LOOK_FIRST": (f, look) =>
+    `look at the ${look} first, it may explain it; then change: lash opened ${f.thou("movedThou")} since ${f.hours("sinceHours")}, ${f.thou("thenThou")} by the end of the next event, over ${f.thou("wornThou")} is a worn lobe or lifter`,
   "LIFTER.WENT_WIDE_ONCE": () => "the lash of its valve went wide once: look before blaming it",
   "LIFTER.MAY_BE_OPENING": () => "the lash of its valve may be opening: look before blaming it",
   "LIFTER.INTERVAL": (f) => interval(f),

@@ -18,7 +18,7 @@ export const PASSES: readonly Pass[] = [
     id: "covers",
     title: "Covers off",
     hint: "rockers, pushrods, tips, retainers and locks",
-    looks: ["JAM_NUT", "ROCKER", "PUSHROD", "STEM_TIP", "RETAINER", "LOCKS", "WITNESS"],
+    looks: ["JAM_NUT", "ROCKER", "ROCKER_UNDERSIDE", "PUSHROD", "STEM_TIP", "RETAINER", "LOCKS", "WITNESS"],
   },
   {
     id: "geometry",

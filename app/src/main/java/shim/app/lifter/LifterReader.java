@@ -255,6 +255,7 @@ class LifterReader {
 
   private static Set<Symptom> symptoms(Book book, Position p) {
     return Symptom.at(
+        book.engine().drive().lifter(),
         Known.in(book.drift().valves(), p).signal(),
         book.overRev(),
         book.seen().last(p, Look.TICK_HOT).map(Grade::level),

@@ -38,6 +38,8 @@ final class Grades {
       PUSHROD_RUB | none | GOOD | runs free |
       PUSHROD_RUB | polished | WORN | touches its plate | guide plate gap, rocker square on the tip
       PUSHROD_RUB | grooved | BAD | has been sawn at | renew, move the plate
+      ROCKER_UNDERSIDE | clean | GOOD | the pushrod stays in its cup |
+      ROCKER_UNDERSIDE | marked | WORN | it has been dropping onto its pushrod | measure the lobe's lift
       ROCKER | good | GOOD | tip, trunnion and underside clean |
       ROCKER | tip worn | WORN | hammered or dry; opens lash slowly | renew soon, look at the stem tip
       ROCKER | loose on its trunnion | BAD | needles going | renew before it runs

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Stream;
 import shim.core.drift.ValveDrift;
 import shim.core.drift.ValveDrift.Strength;
 import shim.core.engine.Lifter;
@@ -36,6 +37,9 @@ public record LifterOutlook(
 
   /** Chance of lifter or lobe from which a trend is taken to be theirs. */
   private static final double THEIRS = 0.5;
+
+  /** Chance from which something else is looked at before a lifter is changed. */
+  private static final double MAY_BE = 0.1;
 
   /** Open load above which a kind of lifter is worth watching, lbf: common practice, no source. */
   private static final Map<Lifter, Double> OPEN_LBF =
@@ -148,7 +152,8 @@ public record LifterOutlook(
     if (signal.isEmpty() || !signal.get().signal().opens()) {
       return Optional.empty();
     }
-    double theirs = theirs(f, signal.get());
+    List<Diagnosis.Suspect> causes = causes(f, signal.get());
+    double theirs = theirs(causes);
     if (theirs < 0.05) {
       return Optional.empty();
     }
@@ -160,20 +165,43 @@ public record LifterOutlook(
     }
     double next = f.comingHours().isEmpty() ? 0 : f.comingHours().get(0);
     double then = d.moved().mid() + d.rate().mid() * next;
-    return why(
-        LifterReason.Kind.TREND,
-        then >= WORN_THOU && theirs >= THEIRS ? Verdict.CHANGE : Verdict.WATCH,
-        d.moved().mid(),
-        d.begun().orElseThrow().likeliestHours(),
-        then,
-        WORN_THOU);
+    double[] figures = {d.moved().mid(), d.begun().orElseThrow().likeliestHours(), then, WORN_THOU};
+    if (then < WORN_THOU || theirs < THEIRS) {
+      return why(LifterReason.Kind.TREND, Verdict.WATCH, figures);
+    }
+    return lookFirst(f, causes)
+        .map(look -> lookFirst(look, figures))
+        .or(() -> why(LifterReason.Kind.TREND, Verdict.CHANGE, figures));
+  }
+
+  private static LifterReason lookFirst(Look look, double[] figures) {
+    LifterReason.Kind kind = LifterReason.Kind.LOOK_FIRST;
+    return new LifterReason(kind, Verdict.WATCH, Said.of(kind, figures).named(look.title()));
+  }
+
+  /** The cheapest look not yet made at something other than the lifter that may explain it. */
+  private static Optional<Look> lookFirst(LifterFacts f, List<Diagnosis.Suspect> causes) {
+    Set<Look> made = EnumSet.noneOf(Look.class);
+    f.seen().forEach(s -> made.add(s.look()));
+    return Stream.of(Look.values())
+        .filter(l -> !made.contains(l) && l.minutes() < Look.LOBE_LIFT.minutes())
+        .filter(l -> causes.stream().anyMatch(s -> mayBe(s) && Rules.speaks(l, s.cause())))
+        .min(Comparator.comparingInt(Look::minutes));
+  }
+
+  private static boolean mayBe(Diagnosis.Suspect s) {
+    return s.cause() != Cause.LIFTER && s.cause() != Cause.LOBE && s.share() >= MAY_BE;
+  }
+
+  private static List<Diagnosis.Suspect> causes(LifterFacts f, ValveDrift d) {
+    Set<Symptom> symptoms = EnumSet.noneOf(Symptom.class);
+    Symptom.of(d.signal()).ifPresent(symptoms::add);
+    return Diagnosis.suspects(symptoms, f.seen());
   }
 
   /** Share of lifter and lobe among the causes, with all that was seen. */
-  private static double theirs(LifterFacts f, ValveDrift d) {
-    Set<Symptom> symptoms = EnumSet.noneOf(Symptom.class);
-    Symptom.of(d.signal()).ifPresent(symptoms::add);
-    return Diagnosis.suspects(symptoms, f.seen()).stream()
+  private static double theirs(List<Diagnosis.Suspect> causes) {
+    return causes.stream()
         .filter(s -> s.cause() == Cause.LIFTER || s.cause() == Cause.LOBE)
         .mapToDouble(Diagnosis.Suspect::share)
         .sum();

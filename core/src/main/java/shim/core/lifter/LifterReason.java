@@ -15,6 +15,8 @@ public record LifterReason(Kind kind, Verdict asks, Said said) {
     SEEN,
     /** The lash opens, and how far it will have by the end of the next event. */
     TREND("movedThou", "sinceHours", "thenThou", "wornThou"),
+    /** The same, while something cheaper to look at may explain it; named by that look. */
+    LOOK_FIRST("movedThou", "sinceHours", "thenThou", "wornThou"),
     WENT_WIDE_ONCE,
     MAY_BE_OPENING,
     INTERVAL("hours", "intervalHours"),

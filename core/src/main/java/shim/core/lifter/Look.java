@@ -18,7 +18,8 @@ public enum Look {
   STEM_TIP("stem tip", Where.VALVE, 2, "where the rocker has run on it"),
   GUIDE_GAP("guide plate gap", Where.VALVE, 2, "feeler each side, the smaller; thou", "thou"),
   PUSHROD_RUB("pushrod at its guide plate", Where.VALVE, 2, "a finger up and down the rod"),
-  ROCKER("rocker", Where.VALVE, 3, "tip, trunnion and underside; rock it by hand"),
+  ROCKER("rocker", Where.VALVE, 3, "tip and trunnion; rock it by hand"),
+  ROCKER_UNDERSIDE("rocker underside", Where.VALVE, 3, "rocker off: marks where the pushrod sits"),
   PUSHROD("pushrod", Where.VALVE, 3, "roll it on glass, look at both tips"),
   GUIDE_PLAY("valve in its guide", Where.VALVE, 3, "rock the valve an inch off its seat"),
   SPRING_HEIGHT(

@@ -16,6 +16,7 @@ final class Rules {
       JAM_NUT | STEP_TIGHT | ++ | a slipped nut is one step, then still
       JAM_NUT | OPENING | + | a nut can creep; the cheapest to rule out
       JAM_NUT | CLOSING | - | a nut that slips a little every round is rare
+      JAM_NUT | NOISE | + | a loose nut lets it tick
       JAM_NUT | JAM_NUT=tight | x | it holds
       JAM_NUT | JAM_NUT=moved | ++ | found loose
       PUSHROD_TIPS | OPENING | + | both tips wear with the hours
@@ -59,6 +60,7 @@ final class Rules {
       LIFTER | BEARING=flakes | - | bearing metal explains the debris
       LIFTER | FILTER=clean | - | no steel in the filter
       PLUNGER | NOISE | ++ | a hydraulic lifter that ticks hot does not hold
+      PLUNGER | NOISE_SOLID | x | a solid lifter has no plunger
       PLUNGER | OPENING | -- | a plunger hides wear
       PLUNGER | PLUNGER=firm | -- | holds oil
       PLUNGER | PLUNGER=soft | ++ | gives under the thumb
@@ -68,6 +70,9 @@ final class Rules {
       PLUNGER | LEAK_DOWN_TIME=drops | ++ | tested
       PLUNGER | TICK_HOT=quiet | - | took up its play
       LOBE | OPENING | ++ | a lobe going flat opens lash round after round
+      LOBE | NOISE_FLAT | ++ | a flat tappet ticks while its lobe goes
+      LOBE | ROCKER_UNDERSIDE=marked | ++ | the rocker has been dropping onto its pushrod
+      LOBE | ROCKER_UNDERSIDE=clean | - | nothing has dropped onto the pushrod
       LOBE | CLOSING | x | it opens lash
       LOBE | STEP_OPEN | -- | a lobe does not go in one step and then stop
       LOBE | STEP_TIGHT | x | it opens lash
@@ -171,6 +176,12 @@ final class Rules {
   static final List<Rule> ALL = TABLE.lines().map(Rules::read).toList();
 
   private Rules() {}
+
+  /** Some grade of a look says something of a cause. */
+  static boolean speaks(Look look, Cause cause) {
+    return ALL.stream()
+        .anyMatch(r -> r.cause() == cause && r.look().filter(l -> l == look).isPresent());
+  }
 
   private static Rule read(String line) {
     String[] c = Arrays.stream(line.split("\\|")).map(String::strip).toArray(String[]::new);

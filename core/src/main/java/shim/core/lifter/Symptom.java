@@ -4,6 +4,7 @@ import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
 import shim.core.drift.ValveDrift;
+import shim.core.engine.Lifter;
 
 /** What brought a valve up, before anybody looked. */
 public enum Symptom {
@@ -13,6 +14,8 @@ public enum Symptom {
   STEP_TIGHT("its lash went tight once, then stayed"),
   AFTER_OVER_REV("there was an over-rev since the last round"),
   NOISE("it ticks when hot"),
+  NOISE_SOLID("it ticks when hot under a solid lifter"),
+  NOISE_FLAT("it ticks when hot over a flat tappet"),
   LOAD_LOW("its spring reads lower than its set"),
   ALL_MOVED("all valves moved together");
 
@@ -29,12 +32,17 @@ public enum Symptom {
   /**
    * What brings a valve up.
    *
+   * @param lifter its kind weighs where it ticks
    * @param overRev the engine was over-revved where its last round would show it
    * @param heardHot the last finding of a tick when hot
    * @param readsLow its spring reads lower than its set
    */
   public static Set<Symptom> at(
-      ValveDrift.Signal signal, boolean overRev, Optional<Level> heardHot, boolean readsLow) {
+      Lifter lifter,
+      ValveDrift.Signal signal,
+      boolean overRev,
+      Optional<Level> heardHot,
+      boolean readsLow) {
     Set<Symptom> result = EnumSet.noneOf(Symptom.class);
     of(signal).ifPresent(result::add);
     if (signal.steps() && overRev) {
@@ -42,6 +50,12 @@ public enum Symptom {
     }
     if (heardHot.isPresent() && heardHot.get() != Level.GOOD) {
       result.add(NOISE);
+      if (!lifter.hydraulic()) {
+        result.add(NOISE_SOLID);
+      }
+      if (!lifter.roller() && lifter != Lifter.BUCKET) {
+        result.add(NOISE_FLAT);
+      }
     }
     if (readsLow) {
       result.add(LOAD_LOW);

@@ -6,12 +6,15 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import shim.core.drift.ValveDrift;
+import shim.core.engine.Lifter;
 import shim.core.lifter.Diagnosis.Suspect;
 
 /** The table of rules: common practice, no source. What it must and must not conclude. */
@@ -82,6 +85,37 @@ class DiagnosisTest {
     assertThat(d.looks()).extracting(Diagnosis.NextLook::look).contains(Look.SEAT_LEAK);
   }
 
+  /** A solid lifter has no plunger; a flat tappet ticks while its lobe goes. */
+  @Test
+  void noiseWeighsTheKindOfLifter() {
+    assertThat(ticks(Lifter.ROLLER_HYDRAULIC).causes().get(0).cause()).isEqualTo(Cause.PLUNGER);
+    assertThat(ticks(Lifter.ROLLER_SOLID).causes())
+        .filteredOn(s -> s.cause() == Cause.PLUNGER)
+        .allMatch(Diagnosis.Suspect::ruledOut);
+    assertThat(ticks(Lifter.ROLLER_SOLID).causes())
+        .extracting(Diagnosis.Suspect::cause)
+        .contains(Cause.JAM_NUT)
+        .doesNotContain(Cause.LOBE);
+    assertThat(ticks(Lifter.FLAT_SOLID).causes().get(0).cause()).isEqualTo(Cause.LOBE);
+    assertThat(ticks(Lifter.BUCKET).causes())
+        .extracting(Diagnosis.Suspect::cause)
+        .doesNotContain(Cause.LOBE);
+  }
+
+  private static Diagnosis ticks(Lifter kind) {
+    return Diagnosis.of(
+        Symptom.at(kind, ValveDrift.Signal.STEADY, false, Optional.of(Level.WORN), false),
+        List.of());
+  }
+
+  @Test
+  void marksUnderARockerSpeakForTheLobe() {
+    Diagnosis before = of(EnumSet.of(Symptom.OPENING));
+    Diagnosis marked = of(EnumSet.of(Symptom.OPENING), "ROCKER_UNDERSIDE=marked");
+    assertThat(marked.causes().get(0).cause()).isEqualTo(Cause.LOBE);
+    assertThat(marked.causes().get(0).share()).isGreaterThan(before.causes().get(0).share());
+  }
+
   @Test
   void aNoisyHydraulicLifter() {
     Diagnosis d = of(EnumSet.of(Symptom.NOISE), "LEAK_DOWN_TIME=drops");
@@ -105,7 +139,8 @@ class DiagnosisTest {
   @ParameterizedTest
   @EnumSource(Symptom.class)
   void sharesAreAWholeAndALookIsNeverAskedForTwice(Symptom symptom) {
-    Diagnosis d = of(EnumSet.of(symptom));
+    Diagnosis d =
+        of(EnumSet.of(symptom, symptom.name().startsWith("NOISE_") ? Symptom.NOISE : symptom));
     assertThat(d.causes().stream().mapToDouble(Suspect::share).sum()).isCloseTo(1, within(1e-9));
     assertThat(d.causes()).allMatch(s -> s.ruledOut() || !s.saysFor().isEmpty());
     for (Diagnosis.NextLook next : d.looks()) {

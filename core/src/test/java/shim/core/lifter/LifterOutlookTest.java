@@ -101,13 +101,30 @@ class LifterOutlookTest {
     assertThat(early.verdict()).isEqualTo(Verdict.WATCH);
     assertThat(early.toTrend().orElseThrow().mid()).isCloseTo(3.5 / 0.8, within(1e-9));
     assertThat(early.toTrend().orElseThrow().low()).isLessThan(early.toTrend().get().mid());
-    LifterOutlook late = LifterOutlook.of(facts(10, 40.0, opening(4.4, 0.8)));
+    LifterOutlook late =
+        LifterOutlook.of(
+            facts(10, 40.0, opening(4.4, 0.8), "JAM_NUT=tight", "PUSHROD=straight", "ROCKER=good"));
     assertThat(late.verdict()).isEqualTo(Verdict.CHANGE);
     Said trend = late.reasons().get(0).said();
     assertThat(trend.code()).isEqualTo("LIFTER.TREND");
     assertThat(trend.figure("movedThou")).isEqualTo(4.4);
     assertThat(trend.figure("sinceHours")).isEqualTo(6.2);
     assertThat(trend.figure("thenThou")).isCloseTo(5.6, within(1e-9));
+  }
+
+  /** Not changed while the jam nut, or what else is cheaper to look at, may explain it. */
+  @Test
+  void whatIsCheaperIsLookedAtFirst() {
+    LifterOutlook nut = LifterOutlook.of(facts(10, 40.0, opening(4.4, 0.8)));
+    assertThat(nut.verdict()).isEqualTo(Verdict.WATCH);
+    assertThat(nut.reasons().get(0).said().code()).isEqualTo("LIFTER.LOOK_FIRST");
+    assertThat(nut.reasons().get(0).said().name()).isEqualTo("jam nut");
+    assertThat(nut.reasons().get(0).said().figure("thenThou")).isCloseTo(5.6, within(1e-9));
+    LifterOutlook next = LifterOutlook.of(facts(10, 40.0, opening(4.4, 0.8), "JAM_NUT=tight"));
+    assertThat(next.verdict()).isEqualTo(Verdict.WATCH);
+    assertThat(next.reasons().get(0).said().name()).isEqualTo("stem tip");
+    LifterOutlook seen = LifterOutlook.of(facts(10, 40.0, opening(4.4, 0.8), "WHEEL=pitted"));
+    assertThat(seen.verdict()).as("the lifter itself was seen bad").isEqualTo(Verdict.CHANGE);
   }
 
   @Test
