@@ -2904,7 +2904,7 @@ export interface components {
         };
         BadRow: {
             /** @enum {string} */
-            kind: "EVENT_PLANNED_HOURS" | "EVENT_RUN_HOURS" | "RUN_MINUTES" | "SPRING_HOURS_BEFORE" | "LIFTER_HOURS_BEFORE" | "FITTING_HEIGHT" | "FITTING_FROM_HOURS" | "TEST_HOURS" | "ROUND_HOURS" | "LOAD" | "LOAD_HEIGHT" | "LASH";
+            kind: "EVENT_PLANNED_HOURS" | "EVENT_RUN_HOURS" | "RUN_MINUTES" | "SPRING_HOURS_BEFORE" | "LIFTER_HOURS_BEFORE" | "FITTING_HEIGHT" | "FITTING_FROM_HOURS" | "TEST_HOURS" | "ROUND_HOURS" | "LOAD" | "LOAD_HEIGHT" | "LASH" | "ZERO_LASH_LENGTH";
             /** Format: uuid */
             id: string;
             label: string;
@@ -5830,7 +5830,7 @@ export interface operations {
             header?: never;
             path: {
                 id: string;
-                kind: "EVENT_PLANNED_HOURS" | "EVENT_RUN_HOURS" | "RUN_MINUTES" | "SPRING_HOURS_BEFORE" | "LIFTER_HOURS_BEFORE" | "FITTING_HEIGHT" | "FITTING_FROM_HOURS" | "TEST_HOURS" | "ROUND_HOURS" | "LOAD" | "LOAD_HEIGHT" | "LASH";
+                kind: "EVENT_PLANNED_HOURS" | "EVENT_RUN_HOURS" | "RUN_MINUTES" | "SPRING_HOURS_BEFORE" | "LIFTER_HOURS_BEFORE" | "FITTING_HEIGHT" | "FITTING_FROM_HOURS" | "TEST_HOURS" | "ROUND_HOURS" | "LOAD" | "LOAD_HEIGHT" | "LASH" | "ZERO_LASH_LENGTH";
                 rowId: string;
             };
             cookie?: never;

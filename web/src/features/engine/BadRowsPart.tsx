@@ -23,6 +23,7 @@ const WHAT: Record<BadRow["kind"], string> = {
   LOAD: "load, lbf, at",
   LOAD_HEIGHT: "height of a load, in, at",
   LASH: "lash, in, at",
+  ZERO_LASH_LENGTH: "length at zero lash, in, at",
 };
 
 /** Entries of this engine that cannot be right: left out of everything until a person has mended them. */

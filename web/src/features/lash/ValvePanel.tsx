@@ -35,8 +35,10 @@ const ASKED: Record<Step, string> = {
   DONE: "Done",
 };
 /** Where nothing turns, as left is not read again: it is the part that went in. */
-const asked = (step: Step, valve: ValveView) =>
-  (step === "LEFT" || step === "AGAIN") && valve.preloadTarget?.unit === "INCH" ? "As left" : ASKED[step];
+function asked(step: Step, valve: ValveView): string {
+  if (valve.preloadTarget?.unit !== "INCH" || step === "DONE") return ASKED[step];
+  return step === "LEFT" || step === "AGAIN" ? "As left:" : `${ASKED[step]}:`;
+}
 
 const SPRINGS = ["WHOLE", "BROKEN", "LOOSE"] as const;
 const ROCKERS = ["WHOLE", "WORN", "LOOSE"] as const;

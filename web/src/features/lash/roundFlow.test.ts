@@ -344,6 +344,14 @@ describe("a hydraulic valve where nothing turns", () => {
     expect((nth(left.keep, 0) as { body: { partSizeIn: number } }).body.partSizeIn).toBeCloseTo(7.9, 4);
   });
 
+  it("is not left with a size to hand that would bottom the plunger", () => {
+    const sizes = [{ sizeIn: 7.95, travelIn: 0.1, verdict: "BOTTOMED" as const }];
+    const preload = { parts: { sizes } } as unknown as ValveView["preload"];
+    const left = typed("201.93", { ...first, found, preload, foundVerdict: "SHALLOW", status: "FOUND" });
+    expect(left.hand.trouble).toContain("bottom the plunger");
+    expect(left.keep).toEqual([]);
+  });
+
   it("is not left as found where the plunger is at its end", () => {
     const round = {
       ...view,

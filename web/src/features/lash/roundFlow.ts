@@ -196,6 +196,9 @@ function figure(hand: Hand, round: Round, valve: ValveView, ground: Ground, leav
   }
   // Measured once at zero lash; as left is which part went in.
   const fitted = what.form === "LENGTH" && phase === "LEFT";
+  const size = fitted ? valve.preload?.parts?.sizes.find((s) => same(s.sizeIn, what.figure)) : undefined;
+  const refused = size && refusal(valve, size.verdict);
+  if (refused) return just({ ...hand, trouble: refused });
   const entry = fitted ? { ...what, figure: valve.found?.zeroLashIn, partSizeIn: what.figure } : what;
   return kept(hand, round, valve, ground, phase, entry, leaves);
 }
@@ -206,6 +209,8 @@ function readAs(valve: ValveView, phase: Phase, text: string, unit: LashUnit): T
   if (valve.preloadTarget.unit === "TURNS") return readTurns(text);
   return readSize(text, unit, phase === "FOUND" ? "length at zero lash" : "size");
 }
+
+const same = (a: number, b: number | undefined) => b !== undefined && Math.abs(a - b) < 1e-6;
 
 const refusal = (valve: ValveView, verdict: ValveView["leftVerdict"]) =>
   valve.preloadTarget && verdict && refusedAsLeft(valve.preloadTarget, verdict);

@@ -138,7 +138,8 @@ class RoundKindsApiTest extends ApiTest {
   /** Measured once at zero lash; what goes in then is judged as strictly as a lash. */
   @Test
   void aHydraulicValveWhereNothingTurnsIsSetByLength() {
-    String round = begin(with(FIXED), "COLD", 1);
+    String engine = with(FIXED);
+    String round = begin(engine, "COLD", 1);
     read(round, length("1I", "FOUND", "7.850", "null"));
     String at = "$.valves[?(@.position=='1I')].";
     assertThat(text(round, at + "foundVerdict")).isEqualTo("NO_PRELOAD");
@@ -161,6 +162,11 @@ class RoundKindsApiTest extends ApiTest {
     read(round, length("1I", "LEFT", "7.850", "7.900"));
     assertThat(text(round, at + "leftVerdict")).isEqualTo("IN");
     assertThat(number(round, at + "preload.preload")).isCloseTo(0.050, within(1e-9));
+    assertThat(get("/api/engines/" + engine + "/bad-rows"))
+        .as("a length is no lash that cannot be")
+        .bodyJson()
+        .extractingPath("$")
+        .isEqualTo(List.of());
   }
 
   /** Signed while a valve stands without preload, against the rule of its class. */

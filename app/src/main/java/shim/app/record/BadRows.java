@@ -42,7 +42,8 @@ class BadRows {
     ROUND_HOURS("lash_round", "engine_hours", "hand", 0, Sound.MOST_HOURS),
     LOAD("spring_reading", "load_lbf", "valve", 0.01, 5000),
     LOAD_HEIGHT("spring_reading", "height_in", "valve", 0.1, 10),
-    LASH("lash_reading", "figure", "valve", 0, 0.9999);
+    LASH("lash_reading", "figure", "valve", 0, 0.9999),
+    ZERO_LASH_LENGTH("lash_reading", "figure", "valve", 2, 16);
 
     private final String table;
     private final String column;
@@ -65,7 +66,7 @@ class BadRows {
         case "lifter" -> "id in (select lifter_id from lifter_fitting where engine_id = ?)";
         case "spring_reading" -> "test_id in (select id from spring_test where engine_id = ?)";
         case "lash_reading" ->
-            "form not in ('TURNS', 'SAME')"
+            (this == LASH ? "form not in ('TURNS', 'LENGTH', 'SAME')" : "form = 'LENGTH'")
                 + " and round_id in (select id from lash_round where engine_id = ?)";
         default -> "engine_id = ?";
       };
