@@ -86,7 +86,7 @@ interface CheckProps extends ComponentProps<"input"> {
 export function Check({ label, error, ...rest }: CheckProps) {
   return (
     <label className="flex min-h-11 items-center gap-3 text-base">
-      <input type="checkbox" className="size-6 accent-(--accent)" {...rest} />
+      <input type="checkbox" className="check" {...rest} />
       {label}
       {error && <span className="font-semibold text-tight">✕ {error}</span>}
     </label>

@@ -14,11 +14,13 @@ export function Headline({ engineId, known, onValve }: PartProps & { engineId: s
   const next = nth(known.coming, 0);
   const change = known.springs.filter((s) => s.said.verdict === "CHANGE");
   const watch = known.springs.filter((s) => s.said.verdict === "WATCH");
-  const untested = known.springs.every((s) => s.said.tests === 0);
+  const unread = known.springs.filter((s) => s.said.verdict === "NOT_TESTED");
+  const untested = unread.length === known.springs.length;
+  const named = [change, watch, unread].find((list) => list.length > 0) ?? [];
   return (
     <section className="scribed grid gap-3 rounded p-4" aria-label="What to do">
       <div className="flex flex-wrap items-center gap-4">
-        <div className="min-w-60 flex-1">
+        <div className="basis-full">
           <p className="text-xl font-semibold">
             {untested
               ? "No test yet: test the springs"
@@ -26,9 +28,11 @@ export function Headline({ engineId, known, onValve }: PartProps & { engineId: s
                 ? "Change before the next event:"
                 : watch.length > 0
                   ? "All may run; watch:"
-                  : "All springs are good to the end of the next event"}{" "}
+                  : unread.length > 0
+                    ? "Good to the end of the next event, but not tested yet:"
+                    : "All springs are good to the end of the next event"}{" "}
             {!untested &&
-              [...change, ...(change.length === 0 ? watch : [])].map((s) => (
+              named.map((s) => (
                 <button
                   key={s.position}
                   type="button"

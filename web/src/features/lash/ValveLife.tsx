@@ -56,7 +56,7 @@ export function ValveLife({ lash, valve }: { lash: Schemas["EngineLash"]; valve:
                     (p) =>
                       target ? preloadDriftText(p.preloadDrift, target, unit) : driftText(p.driftIn, unit),
                   ],
-                  ["left so", (p) => (p.leftVerdict ? MARKS[p.leftVerdict].word : "–")],
+                  ["as left", (p) => (p.leftVerdict ? MARKS[p.leftVerdict].word : "–")],
                 ] as [string, (p: Schemas["Point"]) => string][]
               ).map(([name, show]) => (
                 <tr key={name}>
