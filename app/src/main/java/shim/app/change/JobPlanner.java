@@ -24,6 +24,7 @@ import shim.app.spring.Pockets;
 import shim.app.spring.Springs;
 import shim.core.change.Act;
 import shim.core.change.AirHold;
+import shim.core.change.Cautions;
 import shim.core.change.ComesOff;
 import shim.core.change.CrankSlide;
 import shim.core.change.Hold;
@@ -187,7 +188,7 @@ class JobPlanner {
             .filter(l -> l.count() > 0)
             .toList(),
         ComesOff.of(plan),
-        Script.cautions(plan),
+        Cautions.of(plan),
         Maybe.orNull(minutes(engineId, plan.valves().size())),
         script.steps().size());
   }

@@ -14,6 +14,7 @@ import shim.app.change.JobViews.JobValve;
 import shim.app.change.JobViews.Otherwise;
 import shim.app.change.JobViews.WalkStep;
 import shim.core.change.Act;
+import shim.core.change.Cautions;
 import shim.core.change.Done;
 import shim.core.change.Item;
 import shim.core.change.Job;
@@ -68,7 +69,7 @@ final class JobShow {
     return job.loose().stream()
         .filter(p -> lost(job, p))
         .findFirst()
-        .map(p -> new Emergency(p.cylinder(), p, Script.whenLost(job.plan().hold(), p)))
+        .map(p -> new Emergency(p.cylinder(), p, Cautions.whenLost(job.plan().hold(), p)))
         .orElse(null);
   }
 

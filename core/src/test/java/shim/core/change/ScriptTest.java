@@ -76,7 +76,7 @@ class ScriptTest {
     List<String> ids = Script.of(plan).steps().stream().map(Step::id).toList();
     assertThat(ids.indexOf("tick:oil-look")).isPositive();
     assertThat(ids).containsSubsequence("tick:oil-look", "tick:oil-new", "tick:fuel", "tick:start");
-    assertThat(Script.cautions(plan)).anySatisfy(c -> assertThat(c).contains("clamp the head"));
+    assertThat(Cautions.of(plan)).anySatisfy(c -> assertThat(c).contains("clamp the head"));
     assertThat(Script.of(plan).steps())
         .filteredOn(s -> s.act() == Act.ROCKERS_OFF || s.act() == Act.ROCKERS_ON)
         .hasSize(2)

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Nested;
@@ -21,7 +20,6 @@ import shim.core.engine.EngineSheet.DriveSheet;
 import shim.core.engine.EngineSheet.Holds;
 import shim.core.engine.EngineSheet.PreloadSheet;
 import shim.core.engine.EngineSheet.UseSheet;
-import shim.core.engine.HeatState;
 import shim.core.engine.Lifter;
 import shim.core.engine.Position;
 import shim.core.engine.PreloadSpec;
@@ -29,8 +27,6 @@ import shim.core.engine.Problem;
 import shim.core.engine.Rocker;
 import shim.core.engine.SheetCheck;
 import shim.core.engine.ValveKind;
-import shim.core.lash.WrittenRound.Entry;
-import shim.core.lash.WrittenRound.Phase;
 
 /** Preload of hydraulic lifters, by turns and by length, judged as strictly as a lash. */
 class PreloadTest {
@@ -42,7 +38,7 @@ class PreloadTest {
           null,
           List.of(new ClassRule("some preload", "4.1", null, Holds.PRELOAD_ABOVE_ZERO)));
 
-  private static DriveSheet drive(
+  static DriveSheet drive(
       Adjuster adjuster, @Nullable Double turns, @Nullable PreloadSheet preload) {
     return new DriveSheet(
         Lifter.ROLLER_HYDRAULIC,
@@ -70,18 +66,18 @@ class PreloadTest {
         to, tolerance, null, null, PreloadSpec.Use.HIGH_REVS, "builder", null, null);
   }
 
-  private static PreloadSheet travel(@Nullable Double from, @Nullable Double to) {
+  static PreloadSheet travel(@Nullable Double from, @Nullable Double to) {
     return new PreloadSheet(null, null, from, to, null, " ", 7.900, 7.900);
   }
 
-  private static SheetCheck.Checked check(DriveSheet drive, @Nullable UseSheet use) {
+  static SheetCheck.Checked check(DriveSheet drive, @Nullable UseSheet use) {
     var s = Engines.with(Engines.sheet("inline-4"), drive);
     return SheetCheck.check(
         new shim.core.engine.EngineSheet(
             s.name(), s.layout(), s.drive(), s.bottomEnd(), s.cam(), s.rules(), use));
   }
 
-  private static Engine engine(DriveSheet drive) {
+  static Engine engine(DriveSheet drive) {
     return check(drive, null).engine().orElseThrow();
   }
 
@@ -332,156 +328,5 @@ class PreloadTest {
         .filteredOn(Problem::stops)
         .extracting(Problem::field)
         .containsExactly(field);
-  }
-
-  @Nested
-  class AtTheValve {
-    private final Engine fixed = engine(drive(Adjuster.PUSHROD_LENGTH, null, travel(0.025, 0.060)));
-    private final Engine nuts = engine(drive(Adjuster.FULCRUM_NUT, 0.5, null));
-
-    private static ValveAtHand at(
-        Engine engine,
-        LashRecord record,
-        ValveAtHand.@Nullable Read found,
-        ValveAtHand.@Nullable Read left) {
-      Growth growth = Growth.of(record.history(), engine.layout().positions());
-      return ValveAtHand.of(
-          new ValveAtHand.Round(engine, HeatState.HOT, 100, 12, growth, record, record.history()),
-          I1,
-          found,
-          left,
-          false);
-    }
-
-    private static ValveAtHand.Read length(double zeroLash, OptionalDouble part) {
-      return new ValveAtHand.Read(NONE, NONE, OptionalDouble.of(zeroLash), part, false);
-    }
-
-    private static ValveAtHand.Read turned(double turns) {
-      return new ValveAtHand.Read(NONE, OptionalDouble.of(turns), NONE, NONE, false);
-    }
-
-    private static final LashRecord EMPTY = new LashRecord(List.of(), List.of());
-
-    @Test
-    void itIsJudgedAsFoundAndAsLeft() {
-      ValveAtHand v = at(nuts, EMPTY, turned(0.25), turned(0.5));
-      assertThat(v.foundVerdict()).hasValue(LashVerdict.SHALLOW);
-      assertThat(v.leftVerdict()).hasValue(LashVerdict.IN);
-      assertThat(v.preload().orElseThrow().preload()).as("the latest").isEqualTo(0.5);
-      assertThat(v.target()).isEmpty();
-      assertThat(v.noTarget()).isEmpty();
-    }
-
-    /** Measured once at zero lash; the part fitted then tells how it is left. */
-    @Test
-    void theFittedPartTellsHowItIsLeft() {
-      ValveAtHand found = at(fixed, EMPTY, length(7.870, NONE), null);
-      assertThat(found.partNowIn()).as("the sheet's").hasValue(7.875);
-      assertThat(found.foundVerdict()).hasValue(LashVerdict.SHALLOW);
-      ValveAtHand left =
-          at(fixed, EMPTY, length(7.870, NONE), length(7.870, OptionalDouble.of(7.900)));
-      assertThat(left.leftVerdict()).hasValue(LashVerdict.IN);
-      assertThat(left.preload().orElseThrow().travelIn()).isCloseTo(0.030, within(1e-9));
-      ValveAtHand same = at(fixed, EMPTY, length(7.870, NONE), length(7.870, NONE));
-      assertThat(same.leftVerdict()).hasValue(LashVerdict.SHALLOW);
-    }
-
-    @ParameterizedTest
-    @CsvSource({"7.756, false", "7.754, true", "7.954, false", "7.956, true"})
-    void whatNoPlungerCouldHaveIsAskedAbout(double zeroLash, boolean asked) {
-      assertThat(at(fixed, EMPTY, length(zeroLash, NONE), null).ask().isPresent()).isEqualTo(asked);
-    }
-
-    @Test
-    void itIsComparedWithHowItWasLeftLastTime() {
-      LashRecord before =
-          new LashRecord(
-              List.of(
-                  new WrittenRound(
-                      "before",
-                      10,
-                      9.5,
-                      HeatState.HOT,
-                      "KV",
-                      List.of(
-                          entry(Phase.FOUND, NONE, OptionalDouble.of(7.860), NONE),
-                          entry(Phase.LEFT, NONE, NONE, OptionalDouble.of(7.900))))),
-              List.of());
-      assertThat(at(fixed, before, null, null).preloadBefore().orElseThrow())
-          .satisfies(b -> assertThat(b.preload()).isCloseTo(0.040, within(1e-9)))
-          .returns(9.5, LashRecord.LeftBefore::engineHours);
-      assertThat(at(fixed, before, null, null).partNowIn()).as("fitted then").hasValue(7.900);
-      LashRecord changed =
-          new LashRecord(before.rounds(), List.of(new ValveHistory.ChainChange(I1, 50)));
-      assertThat(at(fixed, changed, null, null).preloadBefore()).isEmpty();
-      assertThat(before.preloads(fixed.drive(), I1, 10).found().getAsDouble())
-          .isCloseTo(0.015, within(1e-9));
-    }
-
-    private static Entry entry(
-        Phase phase, OptionalDouble turns, OptionalDouble zeroLash, OptionalDouble part) {
-      return new Entry(I1, phase, Optional.empty(), turns, zeroLash, false, part, 1);
-    }
-
-    @Test
-    void aValveLeftOutsideIsFirstInItsRound() {
-      PreloadTarget t = PreloadTarget.of(nuts.drive(), ValveKind.INTAKE).orElseThrow();
-      RoundStory.ValveLine shallow =
-          new RoundStory.ValveLine(
-              I1, null, true, null, null, new RoundStory.PreloadLeft(t, 0.25), List.of());
-      assertThat(RoundStory.of(List.of(shallow)).first())
-          .singleElement()
-          .satisfies(l -> assertThat(l.said().code()).isEqualTo("ROUND.PRELOAD_TURNS_OUT"))
-          .satisfies(l -> assertThat(l.said().name()).isEqualTo("SHALLOW"))
-          .satisfies(l -> assertThat(l.said().figure("from")).isEqualTo(0.375));
-      RoundStory.ValveLine in =
-          new RoundStory.ValveLine(
-              I1, null, true, null, null, new RoundStory.PreloadLeft(t, 0.5), List.of());
-      assertThat(RoundStory.of(List.of(in)).first()).isEmpty();
-    }
-  }
-
-  /** Tables were written for what engines usually ask; some leave nothing. */
-  @ParameterizedTest
-  @CsvSource({"0.006, true", "0.008, true", "0.0081, false"})
-  void aTableThatLeavesNoLashGivesNoTarget(double hotIn, boolean none) {
-    Engine e = Engines.engine(Engines.sheet("inline-4"));
-    Engine.Rules r = e.rules();
-    Engine aluminium =
-        new Engine(
-            "heads",
-            e.layout(),
-            e.drive(),
-            e.cam(),
-            new Engine.LashSpec(hotIn, hotIn, null, null, HeatState.HOT),
-            new Engine.Rules(
-                shim.core.engine.HotColdSchool.TABLE,
-                0,
-                shim.core.engine.Material.IRON,
-                shim.core.engine.Material.ALUMINIUM,
-                r.toleranceIn(),
-                r.feelerStepIn(),
-                r.rampMarginDeg(),
-                List.of(),
-                r.staticTimingDeg(),
-                r.inTolerance()));
-    Growth growth = new Growth(java.util.Map.of());
-    assertThat(LashWanted.of(aluminium, HeatState.COLD, growth).targets()).hasSize(none ? 0 : 2);
-    assertThat(LashWanted.of(aluminium, HeatState.HOT, growth).targets()).hasSize(2);
-    assertThat(LashWanted.of(aluminium, HeatState.COLD, growth).none()).hasSize(none ? 1 : 0);
-    if (none) {
-      assertThat(LashWanted.of(aluminium, HeatState.COLD, growth).none().get(0))
-          .satisfies(s -> assertThat(s.code()).isEqualTo("NO_TARGET.NO_LASH_BY_TABLE"))
-          .satisfies(s -> assertThat(s.figure("shiftThou")).isCloseTo(-6, within(1e-9)));
-    }
-  }
-
-  @Test
-  void aHydraulicEngineSaysThatItHasNoLash() {
-    Engine nuts = engine(drive(Adjuster.FULCRUM_NUT, 0.5, null));
-    assertThat(LashWanted.of(nuts, HeatState.COLD, new Growth(java.util.Map.of())).none())
-        .extracting(s -> s.code())
-        .containsExactly("NO_TARGET.HYDRAULIC");
   }
 }
