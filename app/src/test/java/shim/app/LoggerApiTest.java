@@ -62,6 +62,16 @@ class LoggerApiTest extends ApiTest {
         .extractingPath("$.detail")
         .asString()
         .contains("time runs backwards");
+    assertThat(logger("made by a;b;c\nTime,RPM\ns,rpm\n0,3000\n,3000\n1,\n1,3000\n"))
+        .hasStatusOk()
+        .bodyJson()
+        .extractingPath("$.sum.rows")
+        .isEqualTo(2);
+    assertThat(logger("Time,RPM\n0,3000\n10,3000\n20,3000\n30,3000\n"))
+        .hasStatus(422)
+        .bodyText()
+        .contains("Is it milliseconds?");
+    assertThat(logger("Time [s],RPM\n0,3000\n10,3000\n20,3000\n30,3000\n")).hasStatusOk();
     assertThat(logger("a,b\n1,2\n"))
         .hasStatus(422)
         .bodyJson()

@@ -59,6 +59,53 @@ class OwnSixJourneyTest {
     assertThat(browser.printedPages()).isEqualTo(1);
   }
 
+  /** Fixed rockers on hydraulic lifters: from the sheet through a round by lengths to a signature. */
+  @Test
+  void aHydraulicFourWithFixedRockersIsSetByLengthAndNotSignedWithoutPreload() {
+    browser.open(shim.url("/engines/new")).press("Inline four").sees("Firing order");
+    browser.fill("Name", "My hydraulic four");
+    browser.choose("Lifters", "flat tappet, hydraulic");
+    browser.choose("Lash is set by", "fixed: pushrod length");
+    browser.fill("Rocker ratio, intake", "1.5").fill("Plunger travel", "0.080");
+    browser.fill("Preload from", "0.025").fill("Preload to", "0.060");
+    browser.fill("Intake pushrod", "7.850").fill("Exhaust pushrod", "7.850");
+    browser.fill("pushrods to be had", "7.850 7.875 7.900 7.925 7.950");
+    browser.fill("Lift, intake", "0.27");
+    browser.press("The card gives the four events");
+    browser.fill("At tappet lift", "0.006");
+    browser.fill("IVO", "18").fill("IVC", "58").fill("EVO", "59").fill("EVC", "17");
+    browser.press("Add a class rule").fill("Rule", "some preload").fill("Source", "7.1");
+    browser.tabTo("It asks for preload above zero").keys(Keys.SPACE);
+    browser.press("Keep this engine").sees("Preload wanted").sees("the class wants it above zero");
+
+    begin(browser.address().replaceAll(".*/engines/", ""), "JD");
+    Round round = new Round(browser);
+    for (int i = 0; i < 8; i++) {
+      browser.await(() -> browser.figureLabel().startsWith("As found"));
+      if (round.crankMustMove()) {
+        round.crankIsThere();
+      }
+      String valve = round.valve();
+      browser.keys(i == 0 ? "7.850" : "7.820", Keys.ENTER);
+      if (i == 0) {
+        browser.await(() -> !round.valve().equals(valve));
+      } else {
+        browser.sees("preload is right").keys(Keys.ENTER);
+        browser.await(() -> !round.valve().equals(valve));
+      }
+    }
+    browser.sees("no preload").sees("Fit 7.9000 in for 50 thou of plunger");
+    browser.press("End of round").sees("Sign off");
+    browser.fill("Note", "one is left").press("Sign off").sees("asks for preload above zero");
+    browser.press("Go on with the round").sees("the pushrod fitted");
+    if (round.crankMustMove()) {
+      round.crankIsThere();
+    }
+    browser.keys("7.950", Keys.ENTER).sees("bottom the plunger");
+    browser.over("7.900", Keys.ENTER).awaitAddress("/end").sees("the preload that is wanted");
+    browser.fill("Note", "rule looked at").press("Sign off").sees("Signed off by JD");
+  }
+
   @Test
   void everySchoolsBlankSheetFitsOnePage() {
     String engine = Sheets.putV8(shim);

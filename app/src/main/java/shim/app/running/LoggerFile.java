@@ -4,13 +4,21 @@ import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
 import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
+import java.io.BufferedInputStream;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.Reader;
+import java.nio.ByteBuffer;
+import java.nio.CharBuffer;
+import java.nio.charset.Charset;
+import java.nio.charset.CharsetDecoder;
+import java.nio.charset.CoderResult;
 import java.nio.charset.StandardCharsets;
 import java.util.Iterator;
+import java.util.List;
+import java.util.regex.Pattern;
 import shim.app.http.Refusal;
 import shim.core.running.LoggerColumns;
 import shim.core.running.LoggerTally;
@@ -32,11 +40,13 @@ public final class LoggerFile {
 
   /** Reads a file; the first line that cannot be read refuses all of it, with its number. */
   public static Understood read(InputStream in, double overRevRpm) throws IOException {
+    BufferedInputStream bytes = new BufferedInputStream(in, LOOK_AHEAD);
     BufferedReader text =
-        new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8), LOOK_AHEAD);
+        new BufferedReader(new InputStreamReader(bytes, charset(bytes)), LOOK_AHEAD);
     char separator = separator(text);
     LoggerTally tally = new LoggerTally(overRevRpm);
     LoggerColumns columns = null;
+    List<String> header = List.of();
     try (CsvReader<CsvRecord> csv =
         CsvReader.builder()
             .fieldSeparator(separator)
@@ -47,10 +57,13 @@ public final class LoggerFile {
       while (rows.hasNext()) {
         CsvRecord row = rows.next();
         if (columns == null) {
-          columns = LoggerColumns.read(row.getFields()).orElse(null);
+          header = row.getFields();
+          columns = LoggerColumns.read(header).orElse(null);
           if (columns == null && row.getStartingLineNumber() >= MOST_HEADER_LINES) {
             break;
           }
+        } else if (tally.rows() == 0 && columns.isUnits(row.getFields())) {
+          columns = LoggerColumns.read(header, row.getFields()).orElse(columns);
         } else {
           take(tally, columns, row);
         }
@@ -62,7 +75,16 @@ public final class LoggerFile {
       throw Refusal.invalid(
           "file", "no header with a time and an rpm column was found: is this a logger's CSV?");
     }
-    return new Understood(columns.words(), String.valueOf(separator), tally.sum());
+    LoggerTally.Sum sum = tally.sum();
+    if (!columns.timeUnit() && sum.rows() > 1 && sum.gaps() > sum.rows() / 2) {
+      throw Refusal.invalid(
+          "file",
+          "\""
+              + header.get(columns.time()).strip()
+              + "\" has no unit, and as seconds nearly all of it would be gaps. Is it milliseconds?"
+              + " Write the unit into the title, such as \"Time [ms]\"");
+    }
+    return new Understood(columns.words(), String.valueOf(separator), sum);
   }
 
   private static void take(LoggerTally tally, LoggerColumns c, CsvRecord row) {
@@ -70,6 +92,9 @@ public final class LoggerFile {
       int fields = row.getFieldCount();
       if (fields <= Math.max(c.time(), c.rpm())) {
         throw new IllegalArgumentException("a column is missing");
+      }
+      if (row.getField(c.time()).isBlank() || row.getField(c.rpm()).isBlank()) {
+        return;
       }
       double heat = Double.NaN;
       if (c.heat() >= 0 && c.heat() < fields && !row.getField(c.heat()).isBlank()) {
@@ -91,21 +116,39 @@ public final class LoggerFile {
         "file", "line " + row.getStartingLineNumber() + ": " + why + "; nothing was kept");
   }
 
-  /** The separator that stands most often in the first lines. */
+  /**
+   * The separator that makes a header of one of the first lines, with most columns; a preamble may
+   * be full of others.
+   */
   static char separator(Reader text) throws IOException {
     text.mark(LOOK_AHEAD);
     char[] start = new char[LOOK_AHEAD / 2];
-    int n = text.read(start);
+    int n = Math.max(0, text.read(start));
     text.reset();
-    int semicolons = 0;
-    int tabs = 0;
-    int commas = 0;
-    for (int i = 0; i < n; i++) {
-      semicolons += start[i] == ';' ? 1 : 0;
-      tabs += start[i] == '\t' ? 1 : 0;
-      commas += start[i] == ',' ? 1 : 0;
+    String[] lines = new String(start, 0, n).split("\\R", MOST_HEADER_LINES + 1);
+    char best = ',';
+    int most = 0;
+    for (char separator : new char[] {';', '\t', ','}) {
+      for (String line : lines) {
+        List<String> fields =
+            List.of(line.replace("\"", "").split(Pattern.quote(String.valueOf(separator)), -1));
+        if (fields.size() > most && LoggerColumns.read(fields).isPresent()) {
+          best = separator;
+          most = fields.size();
+        }
+      }
     }
-    // With a decimal comma the other separator is the true one even where commas are more.
-    return semicolons > 1 ? ';' : tabs > 1 ? '\t' : ',';
+    return best;
+  }
+
+  /** UTF-8, or what older programs write where a degree sign would be none. */
+  private static Charset charset(BufferedInputStream bytes) throws IOException {
+    bytes.mark(LOOK_AHEAD);
+    byte[] start = bytes.readNBytes(LOOK_AHEAD);
+    bytes.reset();
+    CharsetDecoder strict = StandardCharsets.UTF_8.newDecoder();
+    CoderResult read =
+        strict.decode(ByteBuffer.wrap(start), CharBuffer.allocate(LOOK_AHEAD), false);
+    return read.isError() ? Charset.forName("windows-1252") : StandardCharsets.UTF_8;
   }
 }

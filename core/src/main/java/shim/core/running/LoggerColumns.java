@@ -1,36 +1,97 @@
 package shim.core.running;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * What a logger's header means: which column is time, speed and temperature, in which unit.
+ * What a logger's header means: which column is time, speed and temperature, in which unit. The
+ * best title of each is taken, and titles of other things are passed over: a driveshaft's speed is
+ * not the engine's, and neither is its limiter.
  *
  * @param heat column of the temperature; −1 when there is none
  * @param secondsPer seconds in one unit of the time column
+ * @param timeUnit the time's unit is written down; else it is taken for seconds
  * @param celsius the temperature is in °C, else °F
  */
 public record LoggerColumns(
-    int time, int rpm, int heat, double secondsPer, boolean celsius, String words) {
+    int time,
+    int rpm,
+    int heat,
+    double secondsPer,
+    boolean timeUnit,
+    boolean celsius,
+    String words) {
   private static final int EXACT_DIGITS = 15;
   private static final double[] POWERS = {
     1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9, 1e10, 1e11, 1e12, 1e13, 1e14, 1e15
   };
   private static final Pattern UNIT =
       Pattern.compile("[\\[(]\\s*([^\\])]+?)\\s*[\\])]|_(ms|s|min|h|c|f)$");
+  private static final Pattern FIGURE =
+      Pattern.compile("[-+]?[\\d.,' \u00a0\u202f]*\\d[\\d.]*([eE][-+]?\\d+)?");
+  private static final Pattern GROUPED = Pattern.compile("[-+]?\\d{1,3}(,\\d{3})+(\\.\\d+)?");
+  private static final Pattern GROUPED_BY_POINTS =
+      Pattern.compile("[-+]?\\d{1,3}(\\.\\d{3})+,\\d+");
+
+  /** Words of a title: the best first; none of the others may stand in it. */
+  private record Title(List<List<String>> best, Set<String> never) {
+    /** How well a title fits: higher is better, below zero is not it. */
+    int fits(Set<String> words) {
+      if (words.stream().anyMatch(never::contains)) {
+        return -1;
+      }
+      for (int i = 0; i < best.size(); i++) {
+        if (words.containsAll(best.get(i))) {
+          return best.size() - i;
+        }
+      }
+      return -1;
+    }
+  }
+
+  private static Title title(String best, String never) {
+    return new Title(
+        Arrays.stream(best.split(",")).map(b -> List.of(b.strip().split(" "))).toList(),
+        Set.of(never.split(" ")));
+  }
+
+  private static final Title TIME =
+      title("time, timestamp, zeit, temps, seconds, elapsed", "lap sector gap to date");
+  private static final Title SPEED =
+      title(
+          "engine rpm, engine speed, rpm, drehzahl, motordrehzahl, revs, regime",
+          "limit limiter limiting target driveshaft drive shaft propshaft prop wheel input output"
+              + " turbo gearbox clutch fan pump cut shift max");
+  private static final Title HEAT =
+      title(
+          "oil temp, oil temperature, water temp, water temperature, coolant, ect, water, oil, temp,"
+              + " temperature, degc, degf",
+          "duty injector air intake inlet ambient exhaust egt tyre tire brake gear gearbox trans"
+              + " pressure press fuel level");
 
   /** Reads a header; empty when no time or no engine speed is found. */
   public static Optional<LoggerColumns> read(List<String> header) {
-    int time = find(header, "time", "zeit", "temps", "seconds", "timestamp");
-    int rpm = find(header, "rpm", "engine speed", "drehzahl", "revs", "regime");
-    int heat = find(header, "temp", "ect", "water", "oil", "°c", "°f");
+    return read(header, header);
+  }
+
+  /**
+   * Reads a header whose units stand in a row of their own.
+   *
+   * @param units one for each column, or the header again where they stand in it
+   */
+  public static Optional<LoggerColumns> read(List<String> header, List<String> units) {
+    int time = find(header, TIME);
+    int rpm = find(header, SPEED);
+    int heat = find(header, HEAT);
     if (time < 0 || rpm < 0) {
       return Optional.empty();
     }
-    String timeUnit = unit(header.get(time));
+    String timeUnit = unit(header, units, time);
     double per =
         switch (timeUnit) {
           case "ms", "msec", "milliseconds" -> 0.001;
@@ -38,7 +99,7 @@ public record LoggerColumns(
           case "h", "hours" -> 3600;
           default -> 1;
         };
-    boolean celsius = heat >= 0 && unit(header.get(heat)).replace("°", "").startsWith("c");
+    boolean celsius = heat >= 0 && unit(header, units, heat).replace("°", "").startsWith("c");
     String words =
         String.format(
             Locale.ROOT,
@@ -52,29 +113,60 @@ public record LoggerColumns(
                     + header.get(heat).strip()
                     + "\" in "
                     + (celsius ? "°C" : "°F"));
-    return Optional.of(new LoggerColumns(time, rpm, heat, per, celsius, words));
+    return Optional.of(
+        new LoggerColumns(time, rpm, heat, per, !timeUnit.isEmpty(), celsius, words));
   }
 
-  private static int find(List<String> header, String... names) {
-    for (String name : names) {
-      for (int i = 0; i < header.size(); i++) {
-        if (header.get(i).toLowerCase(Locale.ROOT).contains(name)) {
-          return i;
-        }
+  private static int find(List<String> header, Title wanted) {
+    int best = -1;
+    int fits = 0;
+    for (int i = 0; i < header.size(); i++) {
+      int here = wanted.fits(words(header.get(i)));
+      if (here > fits) {
+        best = i;
+        fits = here;
       }
     }
-    return -1;
+    return best;
   }
 
-  private static String unit(String title) {
-    Matcher m = UNIT.matcher(title.strip().toLowerCase(Locale.ROOT));
+  private static Set<String> words(String title) {
+    return Set.copyOf(
+        Arrays.stream(
+                title
+                    .replaceAll("(\\p{Ll})(\\p{Lu})", "$1 $2")
+                    .replace("°", " deg")
+                    .toLowerCase(Locale.ROOT)
+                    .split("[^\\p{L}]+"))
+            .filter(w -> !w.isEmpty())
+            .toList());
+  }
+
+  private static String unit(List<String> header, List<String> units, int column) {
+    String own = column < units.size() && units != header ? units.get(column).strip() : "";
+    if (!own.isEmpty()) {
+      return own.toLowerCase(Locale.ROOT).replaceAll("[\\[\\]()]", "").strip();
+    }
+    Matcher m = UNIT.matcher(header.get(column).strip().toLowerCase(Locale.ROOT));
     return m.find() ? String.valueOf(m.group(1) == null ? m.group(2) : m.group(1)) : "";
   }
 
+  /** A row under the header that names units and has no figure where time and speed stand. */
+  public boolean isUnits(List<String> row) {
+    return row.size() > Math.max(time, rpm)
+        && !row.get(time).isBlank()
+        && !figure(row.get(time))
+        && !figure(row.get(rpm));
+  }
+
+  private static boolean figure(String text) {
+    return FIGURE.matcher(text.strip()).matches();
+  }
+
   /**
-   * A figure with a decimal point or comma. Plain figures of up to 15 digits take a short way: both
-   * the digits and the power of ten are exact, so their quotient is the nearest double, as parsing
-   * would give.
+   * A figure with a decimal point or comma; thousands may be grouped. Plain figures of up to 15
+   * digits take a short way: both the digits and the power of ten are exact, so their quotient is
+   * the nearest double, as parsing would give.
    */
   public static double number(String text) {
     long digits = 0;
@@ -89,10 +181,23 @@ public record LoggerColumns(
       } else if ((c == '.' || c == ',') && decimals < 0) {
         decimals = 0;
       } else {
-        return Double.parseDouble(text.strip().replace(',', '.'));
+        return uncommon(text);
       }
     }
     return seen == 0 ? Double.parseDouble(text) : digits / POWERS[Math.max(0, decimals)];
+  }
+
+  /** Signs, exponents, and thousands grouped by blanks, ticks, commas or points. */
+  private static double uncommon(String text) {
+    String t = text.strip().replaceAll("(?<=\\d)[ \u00a0\u202f'](?=\\d{3})", "");
+    if (GROUPED.matcher(t).matches()
+        && (t.indexOf('.') >= 0 || t.indexOf(',') != t.lastIndexOf(','))) {
+      return Double.parseDouble(t.replace(",", ""));
+    }
+    if (GROUPED_BY_POINTS.matcher(t).matches()) {
+      return Double.parseDouble(t.replace(".", "").replace(',', '.'));
+    }
+    return Double.parseDouble(t.replace(',', '.'));
   }
 
   /** A temperature of this file in °F. */

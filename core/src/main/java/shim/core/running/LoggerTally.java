@@ -7,7 +7,8 @@ import java.util.Optional;
 /**
  * What a logger's rows add up to, taken one by one in bounded memory. Between two samples speed
  * runs straight; a gap longer than {@link #GAP_SECONDS} counts as engine off; a single sample far
- * from both its neighbours is a spike and is left out. The engine runs above {@link #RUNNING_RPM}.
+ * from both its near neighbours is a spike and is left out: where samples are seldom, an engine may
+ * well have been there. The engine runs above {@link #RUNNING_RPM}.
  */
 public final class LoggerTally {
   /** Longer pauses between rows are no running. */
@@ -17,11 +18,21 @@ public final class LoggerTally {
   public static final double RUNNING_RPM = 300;
 
   private static final double SPIKE_RPM = 3000;
+
+  /** No engine goes up and down by a spike's height in twice this, seconds. Ours. */
+  private static final double SPIKE_SECONDS = 0.25;
+
   private static final double BAND_RPM = 500;
   private static final double MOST_RPM = 20_000;
 
   private final double overRevRpm;
-  private final double[] secondsInBand = new double[(int) (MOST_RPM / BAND_RPM) + 1];
+
+  /** Time wholly above a band's foot and below the next one's, by band. */
+  private final double[] wholly = new double[(int) (MOST_RPM / BAND_RPM) + 1];
+
+  /** Time above a band's foot of stretches that crossed it. */
+  private final double[] crossing = new double[wholly.length];
+
   private double seconds;
   private double cycles;
   private double topRpm;
@@ -95,10 +106,13 @@ public final class LoggerTally {
       lastTime = seconds;
       lastRpm = rpm;
       lastHeat = heat;
+      topRpm = rpm;
+      over = rpm > overRevRpm;
+      overRevs = over ? 1 : 0;
       return;
     }
     if (waiting) {
-      settle(rpm);
+      settle(seconds, rpm);
     }
     waiting = true;
     waitTime = seconds;
@@ -107,10 +121,11 @@ public final class LoggerTally {
   }
 
   /** The waiting sample is taken unless it stands far from both neighbours on the same side. */
-  private void settle(double nextRpm) {
+  private void settle(double nextTime, double nextRpm) {
+    boolean near = waitTime - lastTime <= SPIKE_SECONDS && nextTime - waitTime <= SPIKE_SECONDS;
     boolean up = waitRpm - lastRpm > SPIKE_RPM && waitRpm - nextRpm > SPIKE_RPM;
     boolean down = lastRpm - waitRpm > SPIKE_RPM && nextRpm - waitRpm > SPIKE_RPM;
-    if (up || down) {
+    if (near && (up || down)) {
       spikes++;
       return;
     }
@@ -122,7 +137,7 @@ public final class LoggerTally {
     if (dt > GAP_SECONDS) {
       gaps++;
     } else {
-      add(dt, (lastRpm + waitRpm) / 2);
+      add(dt, lastRpm, waitRpm);
     }
     topRpm = Math.max(topRpm, Math.max(lastRpm, waitRpm));
     boolean above = waitRpm > overRevRpm;
@@ -135,19 +150,34 @@ public final class LoggerTally {
     lastHeat = waitHeat;
   }
 
-  private void add(double dt, double rpm) {
-    if (rpm < RUNNING_RPM) {
+  private void add(double dt, double fromRpm, double toRpm) {
+    double mean = (fromRpm + toRpm) / 2;
+    if (mean < RUNNING_RPM) {
       return;
     }
     seconds += dt;
-    cycles += rpm / 2 / 60 * dt;
-    secondsInBand[(int) (rpm / BAND_RPM)] += dt;
-    secondsOver += rpm > overRevRpm ? dt : 0;
+    cycles += mean / 2 / 60 * dt;
+    double low = Math.min(fromRpm, toRpm);
+    double high = Math.max(fromRpm, toRpm);
+    int whole = (int) (low / BAND_RPM);
+    wholly[whole] += dt;
+    for (int band = whole + 1; band * BAND_RPM < high; band++) {
+      crossing[band] += dt * (high - band * BAND_RPM) / (high - low);
+    }
+    if (low > overRevRpm) {
+      secondsOver += dt;
+    } else if (high > overRevRpm) {
+      secondsOver += dt * (high - overRevRpm) / (high - low);
+    }
     if (!Double.isNaN(lastHeat)) {
       hottest = Math.max(hottest, lastHeat);
       heat += lastHeat * dt;
       heatSeconds += dt;
     }
+  }
+
+  public long rows() {
+    return rows;
   }
 
   /** What was tallied so far; call once, at the end. */
@@ -158,10 +188,10 @@ public final class LoggerTally {
     }
     List<Band> bands = new ArrayList<>();
     double above = 0;
-    for (int b = secondsInBand.length - 1; b >= 0; b--) {
-      above += secondsInBand[b];
-      if (above > 0) {
-        bands.add(0, new Band(b * BAND_RPM, above));
+    for (int b = wholly.length - 1; b >= 0; b--) {
+      above += wholly[b];
+      if (above + crossing[b] > 0) {
+        bands.add(0, new Band(b * BAND_RPM, above + crossing[b]));
       }
     }
     boolean warm = heatSeconds > 0;

@@ -46,13 +46,14 @@ class LoggerTest {
   @Test
   void gapsAreNoRunningAndSpikesAreLeftOut() {
     LoggerTally.Sum s =
-        tally(7000, 0, 3000, 1, 3000, 2, 15000, 3, 3000, 4, 0, 5, 3000, 500, 3000, 501, 3000);
+        tally(
+            7000, 0, 3000, 1, 3000, 1.2, 15000, 1.4, 3000, 1.6, 0, 1.8, 3000, 500, 3000, 501, 3000);
     assertThat(s.topRpm()).isEqualTo(3000);
     assertThat(s.overRevs()).isZero();
-    assertThat(s.spikes()).isEqualTo(1);
+    assertThat(s.spikes()).as("up and down again in 0.4 s, twice").isEqualTo(1);
     assertThat(s.gaps()).isEqualTo(1);
     assertThat(s.hottest()).isEmpty();
-    assertThat(s.hours() * 3600).isCloseTo(6, within(1e-9));
+    assertThat(s.hours() * 3600).isCloseTo(2.8, within(1e-9));
   }
 
   /** Two seconds between rows are still running; anything more is a hole in the record. */
@@ -76,10 +77,41 @@ class LoggerTest {
     "6001, 3000, 6000, 0"
   })
   void aSpikeStandsOutFromBothNeighbours(double before, double at, double after, int spikes) {
-    LoggerTally.Sum s = tally(20_000, 0, before, 1, at, 2, after);
+    LoggerTally.Sum s = tally(20_000, 0, before, 0.1, at, 0.2, after);
     assertThat(s.spikes()).isEqualTo(spikes);
     assertThat(s.topRpm())
         .isEqualTo(spikes == 0 ? Math.max(at, Math.max(before, after)) : Math.max(before, after));
+  }
+
+  /** At one sample a second an engine may well have been up there and back. */
+  @ParameterizedTest
+  @CsvSource({"0.25, 1, 6000, 0", "0.26, 0, 9800, 1", "1, 0, 9800, 1"})
+  void anOverRevBetweenSeldomSamplesIsNoSpike(double every, int spikes, double top, int over) {
+    LoggerTally.Sum s = tally(7000, 0, 6000, every, 9800, 2 * every, 6000);
+    assertThat(s.spikes()).isEqualTo(spikes);
+    assertThat(s.topRpm()).isEqualTo(top);
+    assertThat(s.overRevs()).isEqualTo(over);
+  }
+
+  @Test
+  void theFirstRowCounts() {
+    assertThat(tally(7000, 0, 7500, 1, 3000))
+        .returns(1, LoggerTally.Sum::overRevs)
+        .returns(7500.0, LoggerTally.Sum::topRpm);
+    assertThat(tally(7000, 0, 7500, 1, 7600).overRevs()).as("one and the same").isEqualTo(1);
+    assertThat(tally(7000, 0, 7000, 1, 3000).overRevs()).isZero();
+  }
+
+  /** From 6000 to 8000 in a second, straight: half a second over 7000, three quarters over 6500. */
+  @Test
+  void timeOverALineFollowsTheStraightLine() {
+    LoggerTally.Sum s = tally(7000, 0, 6000, 1, 8000, 2, 6000);
+    assertThat(s.secondsOver()).isCloseTo(1, within(1e-9));
+    assertThat(above(s, 7500)).isCloseTo(0.5, within(1e-9));
+    assertThat(above(s, 6500)).isCloseTo(1.5, within(1e-9));
+    assertThat(above(s, 6000)).isCloseTo(2, within(1e-9));
+    assertThat(above(s, 0)).isCloseTo(2, within(1e-9));
+    assertThat(s.bands()).noneMatch(b -> b.fromRpm() > 7500);
   }
 
   @Test
@@ -127,6 +159,57 @@ class LoggerTest {
         .isEqualTo(-1);
     assertThat(LoggerColumns.read(List.of("time", "speed"))).isEmpty();
     assertThat(LoggerColumns.number(" 3,25 ")).isEqualTo(3.25);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "Driveshaft rpm;Time;Engine RPM | 2 | -1",
+        "Time;RPM limit;RPM | 2 | -1",
+        "Time;Wheel speed;Engine speed | 2 | -1",
+        "Time;RPM;Injector duty [%] | 1 | -1",
+        "Time;RPM;Intake air temp;Water temp [C] | 1 | 3",
+        "Time;RPM;Oil pressure;Oil temp | 1 | 3",
+        "Lap time;Time;Shift rpm;RPM | 3 | -1",
+        "Time;EngineRPM;WaterTemp | 1 | 2",
+        "Time;RPM;°C | 1 | 2"
+      })
+  void titlesOfOtherThingsArePassedOver(String header, int rpm, int heat) {
+    LoggerColumns c = LoggerColumns.read(List.of(header.split(";"))).orElseThrow();
+    assertThat(c.rpm()).isEqualTo(rpm);
+    assertThat(c.heat()).isEqualTo(heat);
+    assertThat(List.of(header.split(";")).get(c.time())).isEqualTo("Time");
+  }
+
+  @Test
+  void unitsMayStandInARowOfTheirOwn() {
+    List<String> header = List.of("Time", "RPM", "Oil temp");
+    LoggerColumns c = LoggerColumns.read(header).orElseThrow();
+    assertThat(c.timeUnit()).isFalse();
+    assertThat(c.isUnits(List.of("ms", "1/min", "°C"))).isTrue();
+    assertThat(c.isUnits(List.of("ms", "rpm", "°C"))).isTrue();
+    assertThat(c.isUnits(List.of("0", "3000", "80"))).isFalse();
+    LoggerColumns with = LoggerColumns.read(header, List.of("[ms]", "rpm", "°C")).orElseThrow();
+    assertThat(with.secondsPer()).isEqualTo(0.001);
+    assertThat(with.celsius()).isTrue();
+    assertThat(with.timeUnit()).isTrue();
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "6 250 | 6250",
+        "6'250.5 | 6250.5",
+        "6.250,5 | 6250.5",
+        "1,006,250 | 1006250",
+        "6,250.5 | 6250.5",
+        "-6,25 | -6.25",
+        "6,250 | 6.25"
+      })
+  void thousandsMayBeGrouped(String text, double value) {
+    assertThat(LoggerColumns.number(text)).isEqualTo(value);
   }
 
   @Test
