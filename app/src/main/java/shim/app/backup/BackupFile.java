@@ -51,6 +51,24 @@ final class BackupFile {
    */
   record Holds(Instant madeAt, String schema, int engines, int rounds, int tests, int photos) {}
 
+  /** How far a database has come: what was written into it. */
+  record Stand(long revisions, long last) {
+    static Stand of(Connection c) throws SQLException {
+      try (Statement s = c.createStatement();
+          ResultSet r = s.executeQuery("select count(*), coalesce(max(id), 0) from revision")) {
+        r.next();
+        return new Stand(r.getLong(1), r.getLong(2));
+      }
+    }
+  }
+
+  /** How far a checked file has come. */
+  static Stand stand(Path scratch) throws SQLException {
+    try (Connection c = open(scratch.resolve("shim"), ";ACCESS_MODE_DATA=r;IFEXISTS=TRUE")) {
+      return Stand.of(c);
+    }
+  }
+
   /** Writes everything as it stands now; the file appears only when it is whole. */
   static Holds write(Connection store, Path data, Instant at, Path target) throws Exception {
     Path parts = Files.createTempDirectory(target.toAbsolutePath().getParent(), ".backup");

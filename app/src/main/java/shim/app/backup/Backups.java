@@ -32,6 +32,7 @@ import shim.app.http.Refusal;
 /** Backups made by a press or by the clock, and the way back. */
 @Service
 class Backups {
+  private static final int MOST_TRIES = 5;
   private static final Logger LOG = LoggerFactory.getLogger(Backups.class);
   private static final int LOOK_EVERY_MS = 600_000;
   private static final int FIRST_LOOK_MS = 60_000;
@@ -225,17 +226,32 @@ class Backups {
     return data.resolve(".incoming-" + id);
   }
 
-  /** While it runs nobody has the database open, and nobody opens it. */
-  private void withNobodyAtIt(Work work) throws Exception {
+  /**
+   * While it runs nobody has the database open, and nobody opens it. The pool may all the same have
+   * been opening one more, which would go on with what was replaced: so it is looked whether the
+   * database that opens now is the one that was put there.
+   */
+  private void withNobodyAtIt(Work work, BackupFile.Stand wanted) throws Exception {
     HikariPoolMXBean pool = ((HikariDataSource) source).getHikariPoolMXBean();
     pool.suspendPool();
     try {
       closeAll(pool);
       work.run();
-      // The pool may have been opening one more: it would go on with what was replaced.
-      closeAll(pool);
+      for (int i = 0; i < MOST_TRIES; i++) {
+        closeAll(pool);
+        if (stands().equals(wanted)) {
+          return;
+        }
+      }
+      throw new IOException("what was there before is still open");
     } finally {
       pool.resumePool();
+    }
+  }
+
+  private BackupFile.Stand stands() throws SQLException {
+    try (Connection c = DriverManager.getConnection(url, "shim", "")) {
+      return BackupFile.Stand.of(c);
     }
   }
 
@@ -260,8 +276,9 @@ class Backups {
       throw Refusal.notFound("that backup is not at hand any more: choose the file again");
     }
     try {
+      BackupFile.Stand wanted = BackupFile.stand(scratch);
       DataFolder.ready(data, scratch);
-      withNobodyAtIt(() -> DataFolder.finishRestore(data));
+      withNobodyAtIt(() -> DataFolder.finishRestore(data), wanted);
       flyway.migrate();
       lastRevision = -1;
     } catch (Exception e) {

@@ -16,13 +16,21 @@ final class Reasons {
   private final Situation now;
   private final Limits limits;
   private final double nominalLbf;
+  private final double baselineLbf;
 
-  Reasons(SpringFacts facts, Mix mix, Situation now, Limits limits, double nominalLbf) {
+  Reasons(
+      SpringFacts facts,
+      Mix mix,
+      Situation now,
+      Limits limits,
+      double nominalLbf,
+      double baselineLbf) {
     this.facts = facts;
     this.mix = mix;
     this.now = now;
     this.limits = limits;
     this.nominalLbf = nominalLbf;
+    this.baselineLbf = baselineLbf;
   }
 
   /** The weightiest first. */
@@ -77,7 +85,7 @@ final class Reasons {
               return Reason.of(
                   Kind.LEAST_LOAD,
                   of(next, mix.loadBelow(now.hoursAfter(2), ln)),
-                  nominalLbf * Math.exp(mix.meanLoadLn(now.hoursAfter(1))),
+                  baselineLbf * (1 - facts.lossAtNext().mid()),
                   next,
                   least);
             });

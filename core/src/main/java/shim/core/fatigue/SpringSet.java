@@ -109,7 +109,8 @@ public final class SpringSet {
             oddness(i),
             lossNow,
             lossAtNext);
-    List<Reason> reasons = new Reasons(facts, mix, s, limits, nominalLbf(i)).all();
+    List<Reason> reasons =
+        new Reasons(facts, mix, s, limits, nominalLbf(i), baselineLbf(s.spring())).all();
     Verdict verdict = reasons.stream().map(Reason::asks).reduce(Verdict.RUN, Verdict::orWorse);
     return new SpringOutlook(
         s.spring(),

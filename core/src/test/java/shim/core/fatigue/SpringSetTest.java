@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import shim.core.stats.Range;
+import shim.core.unit.Said;
 
 class SpringSetTest {
   private static final double LAST = Sets.HOURS[Sets.HOURS.length - 1];
@@ -172,6 +173,13 @@ class SpringSetTest {
     assertThat(o.verdict()).isEqualTo(Verdict.CHANGE);
     assertThat(o.reasons().get(0).kind()).isEqualTo(Reason.Kind.LEAST_LOAD);
     assertThat(o.baselineLbf()).isCloseTo(217, within(3.0));
+    Said said = o.reasons().get(0).said();
+    assertThat(said.figure("nextLbf"))
+        .isCloseTo(o.baselineLbf() * (1 - o.lossAtNext().mid()), within(1e-9));
+    // Far ahead one path that runs away would carry a mean off, however improbable it is.
+    set.judge(Sets.now(3, 1000), least).reasons().stream()
+        .flatMap(r -> r.said().figures().values().stream())
+        .forEach(f -> assertThat(f).isFinite());
   }
 
   @Test
