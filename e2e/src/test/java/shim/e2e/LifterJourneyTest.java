@@ -53,7 +53,8 @@ class LifterJourneyTest extends OnTheHillV8 {
     browser.open(v8 + "/lifters?valve=5E").sees("jam nut slipped").press("○ tight");
     browser.sees("write your initials first").fill("Your initials", "KV").press("○ tight");
     browser.sees("Ruled out: jam nut slipped").sees("Check first: rocker");
-    browser.press("○ good").sees("Check first: pushrod");
+    browser.press("○ good").sees("Check first: rocker underside");
+    browser.press("○ clean").sees("Check first: pushrod");
     browser.press("○ straight").sees("Check first: lift at the valve");
   }
 
