@@ -49,6 +49,12 @@ final class Walker {
     return this;
   }
 
+  /** The lash that is wanted at the step at hand. */
+  private Object wanted() {
+    return browser.script(
+        "return document.querySelector('section[aria-label=Wanted] .num')?.innerText ?? null");
+  }
+
   private String press() {
     String now = ready();
     if (now.equals("ACCEPT")) {
@@ -56,7 +62,8 @@ final class Walker {
     } else if (now.endsWith(":HEIGHT")) {
       browser.keys("1.950", Keys.ENTER);
     } else if (now.endsWith(":LASH")) {
-      browser.keys("12", Keys.ENTER);
+      browser.await(() -> wanted() != null);
+      browser.keys(String.valueOf(wanted()), Keys.ENTER);
     } else if (now.startsWith("count:")) {
       browser.keys(String.valueOf(onTheBench(now.substring(6))), Keys.ENTER);
     } else {

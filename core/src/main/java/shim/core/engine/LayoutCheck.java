@@ -156,6 +156,9 @@ final class LayoutCheck {
       problems.refuse(field, "every interval must be above 0 degrees");
     } else if (!(Math.abs(sum - Angle.CYCLE_DEG) < 0.5)) {
       problems.refuse(field, "the intervals add up to %s degrees, not to 720", Problems.text(sum));
+    } else {
+      // Thirds of a degree are typed rounded: what is missing is shared out.
+      return full.stream().map(d -> d * Angle.CYCLE_DEG / sum).toList();
     }
     return full;
   }

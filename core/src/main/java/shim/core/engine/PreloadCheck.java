@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.EngineSheet.DriveSheet;
 import shim.core.engine.EngineSheet.PreloadSheet;
+import shim.core.unit.Figures;
 
 /** Reads the preload of hydraulic lifters from a sheet. */
 final class PreloadCheck {
@@ -102,13 +103,8 @@ final class PreloadCheck {
     double low = from.orElse(usual[0]);
     double high = to.orElse(usual[1]);
     from.ifPresent(f -> refuseZero(FROM, f));
-    if (to.isPresent() && to.get() >= travelIn) {
-      problems.refuse(
-          TO,
-          "%s in is the plunger's end: it has %s in",
-          Problems.text(high),
-          Problems.text(travelIn));
-    }
+    from.ifPresent(f -> refuseEnd(FROM, f, travelIn));
+    to.ifPresent(t -> refuseEnd(TO, t, travelIn));
     if (from.isPresent() && to.isPresent() && high < low) {
       problems.refuse(
           TO, "the most preload is less than the %s in it begins at", Problems.text(low));
@@ -120,6 +116,16 @@ final class PreloadCheck {
             Math.max(low, high),
             (low + Math.max(low, high)) / 2,
             low > 0));
+  }
+
+  private void refuseEnd(String field, double wanted, double travelIn) {
+    if (Figures.atLeast(wanted, travelIn)) {
+      problems.refuse(
+          field,
+          "%s in is the plunger's end: it has %s in",
+          Problems.text(wanted),
+          Problems.text(travelIn));
+    }
   }
 
   private void refuseZero(String field, double wanted) {

@@ -111,6 +111,7 @@ public record LashRecord(List<WrittenRound> rounds, List<ValveHistory.ChainChang
   /** How the preload was left last in a state before a round, with no part changed since. */
   public Optional<LeftBefore> preloadBefore(
       Engine.Drive drive, Position valve, HeatState state, long order) {
+    ValveHistory since = new ValveHistory(List.of(), changes);
     return rounds.stream()
         .filter(r -> r.order() < order && r.state() == state)
         .sorted(Comparator.comparingLong(WrittenRound::order).reversed())
@@ -118,7 +119,7 @@ public record LashRecord(List<WrittenRound> rounds, List<ValveHistory.ChainChang
             r ->
                 preloads(drive, valve, r).left().stream()
                     .boxed()
-                    .filter(p -> !history().changedBetween(valve, r.order(), order))
+                    .filter(p -> !since.changedBetween(valve, r.order(), order))
                     .map(p -> new LeftBefore(p, r.engineHours())))
         .findFirst();
   }

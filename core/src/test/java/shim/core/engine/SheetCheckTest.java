@@ -95,6 +95,13 @@ class SheetCheckTest {
         SheetCheck.check(four("1 2 3 4", "1-3-4-2", "EIIEEIIE", "150-210")).layout().orElseThrow();
     assertThat(odd.intervalsDeg()).containsExactly(150.0, 210.0, 150.0, 210.0);
     assertThat(odd.evenFire()).isFalse();
+    Layout rounded =
+        SheetCheck.check(four("1 2 3 4", "1-3-4-2", "EIIEEIIE", "179.867-180.033"))
+            .layout()
+            .orElseThrow();
+    assertThat(rounded.intervalsDeg().stream().mapToDouble(d -> d).sum())
+        .as("what was rounded away is shared out")
+        .isCloseTo(720, org.assertj.core.api.Assertions.within(1e-9));
   }
 
   @Test

@@ -313,7 +313,8 @@ class PreloadTest {
     "drive.preloadTurns, FULCRUM_NUT, NaN,,,,",
     "drive.preload.toIn, PUSHROD_LENGTH,,,, 0.03, 0.080",
     "drive.preload.toIn, PUSHROD_LENGTH,,,, 0.03, 0.020",
-    "drive.preload.fromIn, PUSHROD_LENGTH,,,, -0.01, 0.05"
+    "drive.preload.fromIn, PUSHROD_LENGTH,,,, -0.01, 0.05",
+    "drive.preload.fromIn, PUSHROD_LENGTH,,,, 0.080,"
   })
   void whatCannotBeWantedIsRefusedAtItsBox(
       String field,
