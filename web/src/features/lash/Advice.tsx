@@ -2,10 +2,11 @@ import type { Schemas } from "../../api/client";
 import { MARKS, MarkIcon } from "../../plan/verdict";
 import { useSettings } from "../../shell/settings";
 import { driftText, type LashUnit, lashText, unitName } from "../../units/lash";
-import { preloadDriftText, preloadFigure, preloadUnit, turnsText } from "../../units/preload";
+import { preloadDriftText, preloadFigure, preloadUnit } from "../../units/preload";
 import { partText, preloadText, sizeText, turnText } from "../../words/adjust";
 import type { Step } from "./flow";
 import { UNANSWERED } from "./overlay";
+import { fittedIn, readText } from "./readings";
 import type { ValveView } from "./useRound";
 
 interface AdviceProps {
@@ -82,11 +83,12 @@ const howTo = ({ preloadTarget }: ValveView) =>
 function figure(valve: ValveView, phase: "found" | "left", unit: LashUnit): string {
   const r = valve[phase];
   if (!r) return "";
-  if (r.turns !== undefined) return `${turnsText(r.turns)} turns`;
-  const fitted = r.partSizeIn ?? valve.partNowIn;
-  if (r.zeroLashIn !== undefined && phase === "found") return `zero lash at ${sizeText(r.zeroLashIn, unit)}`;
-  if (r.zeroLashIn !== undefined) return fitted === undefined ? "as found" : sizeText(fitted, unit);
-  return r.form === "SAME" ? `${lashText(r.valueIn, unit)} (untouched)` : lashText(r.valueIn, unit);
+  const read = readText(r, unit);
+  if (r.turns !== undefined) return `${read} turns`;
+  if (r.zeroLashIn === undefined) return r.form === "SAME" ? `${read} (untouched)` : read;
+  if (phase === "found") return `zero lash at ${read}`;
+  const fitted = fittedIn(valve);
+  return fitted === undefined ? "as found" : sizeText(fitted, unit);
 }
 
 /** By how much, where the figure shown is not the preload itself. */

@@ -15,7 +15,7 @@ import { preloadFigure, preloadUnit } from "../../units/preload";
 import { groundText } from "../../words/adjust";
 import { say } from "../../words/said";
 import { SCHOOLS, type School } from "../crank/schools";
-import { fittedText, readText } from "./RoundParts";
+import { fittedText, readText } from "./readings";
 import { useRound } from "./useRound";
 
 interface Figures {

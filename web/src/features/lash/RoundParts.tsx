@@ -1,13 +1,13 @@
 import { useQuery } from "@tanstack/react-query";
-import type { Schemas } from "../../api/client";
 import { revisions as revisionsQuery } from "../../api/queries";
 import { MarkIcon } from "../../plan/verdict";
 import { useSettings } from "../../shell/settings";
 import { nth } from "../../ui/nth";
-import { driftText, type LashUnit, lashText, unitName } from "../../units/lash";
-import { preloadDriftText, preloadFigure, turnsText } from "../../units/preload";
-import { partText, preloadText, rangeText, sizeText } from "../../words/adjust";
-import { type Round, useLooks, type ValveView } from "./useRound";
+import { driftText, lashText, unitName } from "../../units/lash";
+import { preloadDriftText } from "../../units/preload";
+import { partText, preloadText, sizeText } from "../../words/adjust";
+import { fittedText, readText, wantedText } from "./readings";
+import { type Round, useLooks } from "./useRound";
 
 /** What was changed, and which valves still want a part. */
 export function Adjusted({ round }: { round: Round }) {
@@ -106,23 +106,6 @@ export function Figures({ round }: { round: Round }) {
       </p>
     </section>
   );
-}
-
-const wantedText = (v: ValveView, unit: LashUnit) =>
-  v.target ? lashText(v.target.targetIn, unit) : v.preloadTarget ? rangeText(v.preloadTarget, unit) : "";
-
-/** A reading in a table: turns, a length, or a gap. */
-export function readText(r: Schemas["ReadingView"] | undefined, unit: LashUnit): string {
-  if (!r) return "–";
-  if (r.turns !== undefined) return turnsText(r.turns);
-  return r.zeroLashIn === undefined ? lashText(r.valueIn, unit) : sizeText(r.zeroLashIn, unit);
-}
-
-/** What is in where a part sets the preload, and what preload it makes. */
-export function fittedText(v: ValveView, unit: LashUnit): string {
-  const size = v.left?.partSizeIn ?? v.partNowIn;
-  const makes = v.preload && v.preloadTarget && preloadFigure(v.preload.preload, v.preloadTarget, unit);
-  return [size !== undefined && sizeText(size, unit), makes && `(${makes})`].filter(Boolean).join(" ");
 }
 
 /** What was changed after it was first written: the first figure is never lost. */

@@ -60,7 +60,8 @@ public final class Engines {
         false,
         false,
         null,
-        false);
+        false,
+        null);
   }
 
   public static BottomEnd bottomEnd(Material heads) {

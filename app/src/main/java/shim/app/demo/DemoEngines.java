@@ -57,7 +57,8 @@ final class DemoEngines {
             true,
             false,
             null,
-            false),
+            false,
+            null),
         new BottomEnd(4.030, 3.480, 6.000, Material.IRON, Material.ALUMINIUM, 34.0),
         new CamSheet(
             "HV-2, hill grind",
@@ -104,7 +105,8 @@ final class DemoEngines {
             false,
             false,
             null,
-            false),
+            false,
+            null),
         new BottomEnd(3.500, 3.150, 5.400, Material.IRON, Material.IRON, 30.0),
         new CamSheet(
             "PF-1",
@@ -197,7 +199,8 @@ final class DemoEngines {
             false,
             true,
             "one pedestal at a time, 22 lbf·ft on the crushed gasket",
-            false),
+            false,
+            null),
         new BottomEnd(3.380, 3.900, 6.300, Material.IRON, Material.IRON, 28.0),
         new CamSheet(
             "WS-3",

@@ -137,8 +137,12 @@ class RoundReader {
   }
 
   /** Refuses how a valve was just left, where no valve may be left so. */
-  void refuseAsLeft(UUID roundId, Position valve) {
-    change(roundId, valve::equals).valves().stream()
+  void refuseAsLeft(RoundRow round, Position valve) {
+    Engine engine = engine(round);
+    if (engine.drive().preload() == null) {
+      return;
+    }
+    valves(round, engine, plan(round, engine), valve::equals).stream()
         .filter(v -> v.left() != null)
         .forEach(RoundReader::refuseAsItStands);
   }

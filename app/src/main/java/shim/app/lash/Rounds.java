@@ -211,7 +211,7 @@ public class Rounds {
           "phase", "enter as found first: then how " + entry.valve() + " is left");
     }
     read(roundId, readingId, entry, null);
-    reader.refuseAsLeft(roundId, entry.valve());
+    reader.refuseAsLeft(open(roundId), entry.valve());
   }
 
   /** Sets a valve's lash once more in the course of a job, whatever stood there before. */
@@ -222,7 +222,7 @@ public class Rounds {
         before.map(r -> r.id).orElse(readingId),
         before.map(r -> entry.on(r.version, "set again")).orElse(entry),
         takenAt);
-    reader.refuseAsLeft(roundId, entry.valve());
+    reader.refuseAsLeft(open(roundId), entry.valve());
   }
 
   /** Keeps a reading, or a correction of one. */
@@ -329,12 +329,17 @@ public class Rounds {
 
   /** A person's signature now: refused where a preload stands as none may. */
   void signOff(UUID id, SignOff signature) {
-    reader.view(open(id)).valves().forEach(RoundReader::refuseAsItStands);
-    sign(id, signature, null);
+    RoundView now = reader.view(open(id));
+    now.valves().forEach(RoundReader::refuseAsItStands);
+    sign(id, signature, null, now);
   }
 
   /** Signs the round off and keeps what Shim said that day. */
   public void sign(UUID id, SignOff signature, @Nullable Instant at) {
+    sign(id, signature, at, reader.view(open(id)));
+  }
+
+  private void sign(UUID id, SignOff signature, @Nullable Instant at, RoundView now) {
     RoundRow round = open(id);
     round.headTempEndF = signature.headTempEndF();
     if (signature.note() != null && !signature.note().isBlank()) {
@@ -345,8 +350,7 @@ public class Rounds {
         signature.rulesChecked() == null ? null : String.join("\n", signature.rulesChecked());
     round.signedBy = signature.initials();
     round.signedAt = at == null ? now() : at;
-    round.said =
-        documents.write(Documents.Kind.ROUND_LOOKS, looks(round, reader.story(reader.view(round))));
+    round.said = documents.write(Documents.Kind.ROUND_LOOKS, looks(round, reader.story(now)));
     Because.of(signature.initials(), "signed off");
     rounds.saveAndFlush(round);
     rounds.touch(id);

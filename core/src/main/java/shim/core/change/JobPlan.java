@@ -127,17 +127,6 @@ public record JobPlan(
       boolean innerOut,
       @Nullable String clampRule,
       @Nullable Boolean byLength) {
-    /** Whose preload, if it has one, is set by turning. */
-    public Drive(
-        boolean pushrods,
-        boolean hydraulic,
-        boolean fixingClampsHead,
-        boolean intakeOff,
-        boolean innerOut,
-        @Nullable String clampRule) {
-      this(pushrods, hydraulic, fixingClampsHead, intakeOff, innerOut, clampRule, null);
-    }
-
     public Sets sets() {
       if (!hydraulic) {
         return Sets.LASH;

@@ -13,6 +13,7 @@ import shim.core.engine.Adjuster;
 import shim.core.engine.Engine;
 import shim.core.engine.Lifter;
 import shim.core.engine.Position;
+import shim.core.engine.PreloadSpec;
 import shim.core.unit.Known;
 
 /**
@@ -186,6 +187,7 @@ public record JobWish(
     boolean pushrods =
         engine.drive().lifter() != Lifter.BUCKET
             && engine.drive().adjuster() != Adjuster.BUCKET_SHIM;
+    PreloadSpec preload = engine.drive().preload();
     return new JobPlan.Drive(
         pushrods,
         engine.drive().lifter().hydraulic(),
@@ -193,6 +195,6 @@ public record JobWish(
         intakeOff,
         innerOut,
         shop.fixingClampsHead() ? shop.clampRule() : null,
-        engine.drive().lifter().hydraulic() && !engine.drive().adjuster().turned());
+        preload != null && preload.unit() == PreloadSpec.Unit.INCH);
   }
 }

@@ -170,7 +170,7 @@ public record Practice(
                         1,
                         new JobPlan.Height(1.95, 0.005, null, null)))
             .toList(),
-        new JobPlan.Drive(true, false, false, false, false, null),
+        new JobPlan.Drive(true, false, false, false, false, null, null),
         Schools.USUAL,
         List.of(
             new JobPlan.Torque(

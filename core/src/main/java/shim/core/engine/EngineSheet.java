@@ -61,43 +61,7 @@ public record EngineSheet(
       @Nullable Boolean fixingClampsHead,
       @Nullable String clampNote,
       @Nullable Boolean intakeOverLifters,
-      @Nullable PreloadSheet preload) {
-    /** Without more of the preload than its turns. */
-    public DriveSheet(
-        @Nullable Lifter lifter,
-        @Nullable Rocker rocker,
-        @Nullable Double ratioIntake,
-        @Nullable Double ratioExhaust,
-        @Nullable Adjuster adjuster,
-        @Nullable String thread,
-        @Nullable Double plungerTravelIn,
-        @Nullable Double preloadTurns,
-        @Nullable String partsIn,
-        @Nullable Double partIntakeIn,
-        @Nullable Double partExhaustIn,
-        @Nullable Boolean linkBars,
-        @Nullable Boolean fixingClampsHead,
-        @Nullable String clampNote,
-        @Nullable Boolean intakeOverLifters) {
-      this(
-          lifter,
-          rocker,
-          ratioIntake,
-          ratioExhaust,
-          adjuster,
-          thread,
-          plungerTravelIn,
-          preloadTurns,
-          partsIn,
-          partIntakeIn,
-          partExhaustIn,
-          linkBars,
-          fixingClampsHead,
-          clampNote,
-          intakeOverLifters,
-          null);
-    }
-  }
+      @Nullable PreloadSheet preload) {}
 
   /**
    * How the preload of a hydraulic lifter is judged.

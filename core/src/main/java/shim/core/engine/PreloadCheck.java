@@ -1,5 +1,6 @@
 package shim.core.engine;
 
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -89,7 +90,8 @@ final class PreloadCheck {
   }
 
   private Optional<PreloadSpec> lengths(double travelIn) {
-    double[] usual = PreloadSpec.usualIn(travelIn);
+    double usualFrom = PreloadSpec.USUAL_FROM * travelIn;
+    double usualTo = PreloadSpec.USUAL_TO * travelIn;
     Optional<Double> from = problems.optional(FROM, sheet.fromIn(), "a preload", 0, 0.25, "in");
     Optional<Double> to = problems.optional(TO, sheet.toIn(), "a preload", 0, 0.25, "in");
     if (sheet.fromIn() == null || sheet.toIn() == null) {
@@ -97,11 +99,11 @@ final class PreloadCheck {
           sheet.fromIn() == null ? FROM : TO,
           "nothing turns here, so preload is a length: write from and to of the plunger's travel;"
               + " until then %s to %s in serves, the middle half of it",
-          Problems.text(usual[0]),
-          Problems.text(usual[1]));
+          Problems.text(usualFrom),
+          Problems.text(usualTo));
     }
-    double low = from.orElse(usual[0]);
-    double high = to.orElse(usual[1]);
+    double low = from.orElse(usualFrom);
+    double high = to.orElse(Math.max(low, usualTo));
     from.ifPresent(f -> refuseZero(FROM, f));
     from.ifPresent(f -> refuseEnd(FROM, f, travelIn));
     to.ifPresent(t -> refuseEnd(TO, t, travelIn));
@@ -109,13 +111,7 @@ final class PreloadCheck {
       problems.refuse(
           TO, "the most preload is less than the %s in it begins at", Problems.text(low));
     }
-    return Optional.of(
-        spec(
-            PreloadSpec.Unit.INCH,
-            low,
-            Math.max(low, high),
-            (low + Math.max(low, high)) / 2,
-            low > 0));
+    return Optional.of(spec(PreloadSpec.Unit.INCH, low, high, (low + high) / 2, low > 0));
   }
 
   private void refuseEnd(String field, double wanted, double travelIn) {
@@ -141,13 +137,12 @@ final class PreloadCheck {
       problems.ask(
           field,
           "write down the length of the %s pushrods: preload is reckoned from it",
-          kind.toLowerCase(java.util.Locale.ROOT));
+          kind.toLowerCase(Locale.ROOT));
     }
   }
 
   private PreloadSpec spec(
       PreloadSpec.Unit unit, double from, double to, double aim, boolean aboveZero) {
-    Double intake = sheet.pushrodIntakeIn();
     return new PreloadSpec(
         unit,
         from,
@@ -157,7 +152,7 @@ final class PreloadCheck {
         Objects.requireNonNullElse(sheet.source(), "").isBlank() ? null : sheet.source(),
         aboveZero || ruled,
         ruled,
-        intake,
+        sheet.pushrodIntakeIn(),
         sheet.pushrodExhaustIn());
   }
 }

@@ -30,9 +30,9 @@ public record PreloadSpec(
   public static final double USUAL_TOLERANCE_TURNS = 0.125;
 
   /** Where nobody wrote a length: the middle half of the plunger's travel; common practice. */
-  private static final double USUAL_FROM = 0.25;
+  static final double USUAL_FROM = 0.25;
 
-  private static final double USUAL_TO = 0.75;
+  static final double USUAL_TO = 0.75;
 
   /** What a preload is counted in. */
   public enum Unit {
@@ -46,11 +46,6 @@ public record PreloadSpec(
     HIGH_REVS,
     STANDARD,
     LIMITED_TRAVEL
-  }
-
-  /** The middle half of a plunger's travel, in inch: what serves where no length is written. */
-  static double[] usualIn(double travelIn) {
-    return new double[] {USUAL_FROM * travelIn, USUAL_TO * travelIn};
   }
 
   public @Nullable Double pushrodIn(ValveKind kind) {

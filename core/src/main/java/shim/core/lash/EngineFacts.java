@@ -190,15 +190,16 @@ public record EngineFacts(
     double total = t.travelIn(t.bottom());
     boolean turns = t.unit() == PreloadSpec.Unit.TURNS;
     String what = turns ? String.format(Locale.ROOT, "%.2f turns", t.aim()) : "the middle of it";
-    return String.format(
-        Locale.ROOT,
+    String does =
         travel >= total
-            ? "%s%s would bottom the plunger: %.4f of %.4f in."
-            : "%s%s pushes the plunger %.4f of its %.4f in."
-                .replace("pushes", turns ? "push" : "pushes"),
-        where,
-        what,
-        travel,
-        total);
+            ? String.format(
+                Locale.ROOT, "would bottom the plunger: %.4f of %.4f in.", travel, total)
+            : String.format(
+                Locale.ROOT,
+                "%s the plunger %.4f of its %.4f in.",
+                turns ? "push" : "pushes",
+                travel,
+                total);
+    return where + what + " " + does;
   }
 }

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.Engine;
 import shim.core.engine.HeatState;
@@ -76,36 +77,29 @@ public record LashRecord(List<WrittenRound> rounds, List<ValveHistory.ChainChang
       return new Preloads(turns, left.filter(Entry::same).isPresent() ? turns : turns(left));
     }
     Optional<Double> was = partFound(drive, valve, round.order(), first.get().partIn());
+    OptionalDouble none = OptionalDouble.empty();
+    Function<OptionalDouble, OptionalDouble> with =
+        part ->
+            Preload.Length.of(zeroLash, was, part)
+                .map(length -> length.preload(drive, valve.kind()))
+                .orElse(none);
     return new Preloads(
-        found.isEmpty() ? OptionalDouble.empty() : with(drive, valve, zeroLash, was, was),
-        left.isEmpty()
-            ? OptionalDouble.empty()
-            : with(drive, valve, zeroLash, was, boxed(left.get().partIn()).or(() -> was)));
+        found.isEmpty() ? none : with.apply(none),
+        left.isEmpty() ? none : with.apply(left.get().partIn()));
   }
 
   private static OptionalDouble turns(Optional<Entry> entry) {
     return entry.map(Entry::turns).orElse(OptionalDouble.empty());
   }
 
-  private static Optional<Double> boxed(OptionalDouble value) {
-    return value.stream().boxed().findFirst();
-  }
-
-  private static OptionalDouble with(
-      Engine.Drive drive,
-      Position valve,
-      OptionalDouble zeroLash,
-      Optional<Double> was,
-      Optional<Double> now) {
-    return was.isEmpty() || now.isEmpty()
-        ? OptionalDouble.empty()
-        : PreloadTarget.withPart(drive, valve.kind(), zeroLash.getAsDouble(), was.get(), now.get());
-  }
-
   /** Pushrod or shim in as found: written down then, else last known before, else the sheet's. */
   public Optional<Double> partFound(
       Engine.Drive drive, Position valve, long order, OptionalDouble written) {
-    return boxed(written).or(() -> partBefore(valve, order)).or(() -> drive.partIn(valve.kind()));
+    return written.stream()
+        .boxed()
+        .findFirst()
+        .or(() -> partBefore(valve, order))
+        .or(() -> drive.partIn(valve.kind()));
   }
 
   /** How the preload was left last in a state before a round, with no part changed since. */

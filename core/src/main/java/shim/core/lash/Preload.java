@@ -47,8 +47,31 @@ public record Preload(
   /** A size to be had and the plunger travel it would give; inch. */
   public record PreloadSize(double sizeIn, double travelIn, LashVerdict verdict) {}
 
-  /** What was measured at a valve where nothing turns; inch. */
-  public record Length(double zeroLashIn, double partFoundIn, double partIn) {}
+  /**
+   * What was measured at a valve where nothing turns: once, as a rule as found; the part that is in
+   * then tells the rest. All inch.
+   */
+  public record Length(double zeroLashIn, double partFoundIn, double partIn) {
+    /**
+     * @param partIn in now; empty where it is the one that was found
+     * @return empty before it was measured, or where nobody knows what was in
+     */
+    static Optional<Length> of(
+        OptionalDouble zeroLashIn, Optional<Double> partFoundIn, OptionalDouble partIn) {
+      return zeroLashIn.isEmpty()
+          ? Optional.empty()
+          : partFoundIn.map(was -> new Length(zeroLashIn.getAsDouble(), was, partIn.orElse(was)));
+    }
+
+    /** The preload it makes, inch of plunger; empty where the pushrod's length is not known. */
+    OptionalDouble preload(Engine.Drive drive, ValveKind kind) {
+      return PreloadTarget.withPart(drive, kind, zeroLashIn, partFoundIn, partIn);
+    }
+
+    private Length fitted(double sizeIn) {
+      return new Length(zeroLashIn, partFoundIn, sizeIn);
+    }
+  }
 
   /**
    * @param turns turns back to zero lash, zero or more
@@ -70,7 +93,7 @@ public record Preload(
   /** Where nothing turns; empty where the pushrod's length is not known. */
   public static Optional<Preload> ofLength(
       Engine.Drive drive, PreloadTarget target, Length length, double growthIn) {
-    OptionalDouble now = with(drive, target.kind(), length, length.partIn);
+    OptionalDouble now = length.preload(drive, target.kind());
     return now.isEmpty()
         ? Optional.empty()
         : Optional.of(
@@ -80,11 +103,6 @@ public record Preload(
                 growthIn,
                 drive.ratio(target.kind()),
                 parts(drive, target, length, now.getAsDouble())));
-  }
-
-  private static OptionalDouble with(
-      Engine.Drive drive, ValveKind kind, Length length, double partIn) {
-    return PreloadTarget.withPart(drive, kind, length.zeroLashIn, length.partFoundIn, partIn);
   }
 
   private static Preload of(
@@ -112,7 +130,7 @@ public record Preload(
     double wanted = length.partIn + (target.aim() - now) / perSize;
     List<PreloadSize> sizes =
         drive.partSizesIn().stream()
-            .flatMap(s -> size(target, s, with(drive, target.kind(), length, s)).stream())
+            .flatMap(s -> size(target, s, length.fitted(s).preload(drive, target.kind())).stream())
             .sorted(Comparator.comparingDouble(o -> Math.abs(o.travelIn - target.aim())))
             .toList();
     return new PreloadParts(

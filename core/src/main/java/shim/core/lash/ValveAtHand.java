@@ -178,9 +178,6 @@ public record ValveAtHand(
   }
 
   /**
-   * Where nothing turns, the length at zero lash is measured once, as a rule as found; the part
-   * that is in then tells the rest.
-   *
    * @param of the reading it is of
    */
   private static Optional<Preload> preload(
@@ -198,14 +195,11 @@ public record ValveAtHand(
       double ratio = engine.drive().ratio(wanted.kind());
       return Optional.of(Preload.ofTurns(wanted, of.turns.getAsDouble(), growth, ratio));
     }
-    OptionalDouble zeroLash = found == null ? of.zeroLashIn : found.zeroLashIn;
-    if (zeroLash.isEmpty() || partFound.isEmpty()) {
-      return Optional.empty();
-    }
-    double was = partFound.get();
-    double now = of == found ? was : of.partIn.orElse(was);
-    return Preload.ofLength(
-        engine.drive(), wanted, new Preload.Length(zeroLash.getAsDouble(), was, now), growth);
+    return Preload.Length.of(
+            found == null ? of.zeroLashIn : found.zeroLashIn,
+            partFound,
+            of == found ? OptionalDouble.empty() : of.partIn)
+        .flatMap(length -> Preload.ofLength(engine.drive(), wanted, length, growth));
   }
 
   private static Optional<PartChoice> part(Round round, Position p, Against found, double partIn) {

@@ -14,7 +14,8 @@ import shim.core.engine.Position;
 final class Plans {
   static final Engine V8 = Engines.engine(Engines.sheet("v8-odd-even"));
   static final Instant NOON = Instant.parse("2026-06-01T12:00:00Z");
-  static final JobPlan.Drive PUSHRODS = new JobPlan.Drive(true, false, false, false, false, null);
+  static final JobPlan.Drive PUSHRODS =
+      new JobPlan.Drive(true, false, false, false, false, null, null);
   static final JobPlan.Torque BOLT =
       new JobPlan.Torque(
           "shaft bolts", true, List.of(15.0, 25.0), "middle outwards", "engine oil", "the builder");

@@ -71,7 +71,7 @@ class ScriptTest {
             Hold.AIR,
             Route.School.CYLINDER_BY_CYLINDER,
             Schools.USUAL,
-            new JobPlan.Drive(true, false, true, true, false, "45 lbf·ft in three steps"),
+            new JobPlan.Drive(true, false, true, true, false, "45 lbf·ft in three steps", null),
             work("3E", "B-1"));
     List<String> ids = Script.of(plan).steps().stream().map(Step::id).toList();
     assertThat(ids.indexOf("tick:oil-look")).isPositive();

@@ -138,6 +138,7 @@ class SheetCheckTest {
             null,
             null,
             null,
+            null,
             null);
     refuses(
         Engines.with(Engines.sheet("inline-4"), slip), "drive.ratioIntake", "did you mean 1.6?");
@@ -234,6 +235,7 @@ class SheetCheckTest {
             1.5,
             Adjuster.FULCRUM_NUT,
             "3/8-24",
+            null,
             null,
             null,
             null,

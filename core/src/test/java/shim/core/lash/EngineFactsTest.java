@@ -103,6 +103,7 @@ class EngineFactsTest {
         null,
         null,
         null,
+        null,
         null);
   }
 
@@ -134,6 +135,7 @@ class EngineFactsTest {
             null,
             null,
             null,
+            null,
             null);
     assertThat(facts(Engines.with(Engines.sheet("inline-6"), fixed)).turns()).isEmpty();
   }
@@ -153,6 +155,7 @@ class EngineFactsTest {
             "0.100 0.102",
             0.1,
             0.1,
+            null,
             null,
             null,
             null,

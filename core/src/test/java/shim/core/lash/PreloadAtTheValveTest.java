@@ -33,13 +33,7 @@ class PreloadAtTheValveTest {
       LashRecord record,
       ValveAtHand.@Nullable Read found,
       ValveAtHand.@Nullable Read left) {
-    Growth growth = Growth.of(record.history(), engine.layout().positions());
-    return ValveAtHand.of(
-        new ValveAtHand.Round(engine, HeatState.HOT, 100, 12, growth, record, record.history()),
-        I1,
-        found,
-        left,
-        false);
+    return ValveAtHandTest.at(engine, record, found, left, false);
   }
 
   private static ValveAtHand.Read length(double zeroLash, OptionalDouble part) {

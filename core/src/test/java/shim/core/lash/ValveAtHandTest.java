@@ -49,7 +49,8 @@ class ValveAtHandTest {
                 false,
                 false,
                 null,
-                false)));
+                false,
+                null)));
   }
 
   private static Read gap(double in) {
@@ -60,7 +61,7 @@ class ValveAtHandTest {
     return at(engine, new LashRecord(List.of(), List.of()), found, left, false);
   }
 
-  private static ValveAtHand at(
+  static ValveAtHand at(
       Engine engine,
       LashRecord record,
       @Nullable Read found,
@@ -177,7 +178,8 @@ class ValveAtHandTest {
                     false,
                     false,
                     null,
-                    false)));
+                    false,
+                    null)));
     assertThat(at(pushrods, gap(0.018), null).partNowIn()).hasValue(7.8);
   }
 
