@@ -127,6 +127,24 @@ class LifterOutlookTest {
     assertThat(seen.verdict()).as("the lifter itself was seen bad").isEqualTo(Verdict.CHANGE);
   }
 
+  /** All that is cheap was looked at, and the rocker explains it: the lifter is only watched. */
+  @Test
+  void aLashThatSomethingElseExplainsDoesNotChangeTheLifter() {
+    LifterOutlook o =
+        LifterOutlook.of(
+            facts(
+                10,
+                40.0,
+                opening(6, 1),
+                "JAM_NUT=tight",
+                "STEM_TIP=mushroomed",
+                "ROCKER_UNDERSIDE=clean",
+                "PUSHROD=straight",
+                "ROCKER=loose on its trunnion"));
+    assertThat(o.reasons().get(0).kind()).isEqualTo(LifterReason.Kind.TREND);
+    assertThat(o.verdict()).isEqualTo(Verdict.WATCH);
+  }
+
   @Test
   void aLookThatClearsTheLifterTakesTheTrendOffIt() {
     LifterOutlook o =
