@@ -2465,10 +2465,14 @@ export interface components {
         };
         Way: {
             /** @enum {string} */
-            kind: "AS_IT_IS" | "SHIMS" | "LOCKS" | "LOCKS_AND_SHIMS" | "MACHINE_LOCATOR" | "ONE_MADE_PIECE";
+            kind: "AS_IT_IS" | "SHIMS" | "LOCKS" | "LOCKS_AND_SHIMS" | "RETAINER" | "MACHINE_LOCATOR" | "ONE_MADE_PIECE";
             shimsIn: number[];
+            takeOutIn: number[];
+            putInIn: number[];
             /** Format: double */
             lockIn: number;
+            /** Format: double */
+            retainerIn: number;
             /** Format: double */
             machineIn: number;
             /** Format: double */
@@ -2554,6 +2558,8 @@ export interface components {
             sealGapIn?: number;
             /** Format: double */
             pocketIn?: number;
+            /** Format: double */
+            coilGapIn?: number;
             hand: string;
             why?: string;
         };
@@ -2638,6 +2644,10 @@ export interface components {
             floorExhaustIn?: number;
             /** @enum {string} */
             lashState?: "HOT" | "COLD";
+            /** Format: double */
+            cardRatioIntake?: number;
+            /** Format: double */
+            cardRatioExhaust?: number;
         };
         ClassRule: {
             rule?: string;
@@ -2767,6 +2777,22 @@ export interface components {
             /** Format: double */
             rpm?: number;
         };
+        Sheet: {
+            /** Format: double */
+            bindIn?: number;
+            /** Format: double */
+            bindStopIn?: number;
+            /** Format: double */
+            coilGapIn?: number;
+            /** Format: double */
+            sealIn?: number;
+            /** Format: double */
+            snugPlayIn?: number;
+            /** Format: double */
+            muchPlayIn?: number;
+            /** Format: double */
+            wrongPlayIn?: number;
+        };
         SpringRulesSheet: {
             /** Format: double */
             targetHeightIntakeIn?: number;
@@ -2791,6 +2817,14 @@ export interface components {
             /** @enum {string} */
             setSchool?: "MATCHED_SINGLE" | "WHOLE_SET";
             links?: components["schemas"]["Limit"][];
+            /** Format: double */
+            leastSeatExhaustLbf?: number;
+            retainerOffsetsIn?: number[];
+            clearances?: components["schemas"]["Sheet"];
+            exhaustLinks?: components["schemas"]["Limit"][];
+            stockRotators?: boolean;
+            /** Format: double */
+            intakeHeadIn?: number;
         };
         KeptRun: {
             /** Format: uuid */
@@ -3549,6 +3583,7 @@ export interface components {
             /** Format: double */
             toleranceIn: number;
             shimsIn: number[];
+            limits?: components["schemas"]["Sheet"];
         };
         Outcome: {
             placed: components["schemas"]["Placed"][];
@@ -3571,7 +3606,7 @@ export interface components {
             /** Format: double */
             offIn: number;
             /** @enum {string} */
-            play?: "WIDER" | "SNUG" | "RIGHT" | "MUCH" | "WRONG";
+            play?: "RIGHT" | "MUCH" | "SNUG" | "WRONG" | "WIDER";
             /** Format: double */
             cutIn: number;
             fits: boolean;
@@ -3593,6 +3628,13 @@ export interface components {
             /** Format: double */
             nominalLbf?: number;
         };
+        Stack: {
+            shimsIn: number[];
+            /** Format: double */
+            lockIn: number;
+            /** Format: double */
+            retainerIn: number;
+        };
         Wanted: {
             /** Format: double */
             measuredIn: number;
@@ -3602,8 +3644,10 @@ export interface components {
             toleranceIn: number;
             stockIn: number[];
             locksIn: number[];
+            retainersIn?: number[];
             /** @enum {string} */
             school: "FEWEST_PIECES" | "ONE_PIECE";
+            in?: components["schemas"]["Stack"];
         };
         HeightPlan: {
             ways: components["schemas"]["Way"][];
@@ -3614,6 +3658,9 @@ export interface components {
             lift?: components["schemas"]["Lift"];
             /** @enum {string} */
             lifter: "FLAT_SOLID" | "ROLLER_SOLID" | "FLAT_HYDRAULIC" | "ROLLER_HYDRAULIC" | "BUCKET";
+            limits?: components["schemas"]["Sheet"];
+            /** Format: double */
+            boostLbf?: number;
         };
         Lift: {
             /** Format: double */
@@ -3628,6 +3675,10 @@ export interface components {
             sealGapIn?: number;
             /** Format: double */
             pocketIn?: number;
+            /** Format: double */
+            odIn?: number;
+            /** Format: double */
+            coilGapIn?: number;
             /** Format: double */
             statedClearanceIn?: number;
         };
@@ -4454,6 +4505,8 @@ export interface components {
             toleranceIn: number;
             pockets: components["schemas"]["PocketView"][];
             empty: string[];
+            /** @enum {string} */
+            unused?: "BOOST_WITHOUT_HEAD";
         };
         PocketView: {
             /** @description a valve, such as 3E or 3I1 */
@@ -4471,6 +4524,7 @@ export interface components {
             within: boolean;
             fit: components["schemas"]["Fit"];
             links: components["schemas"]["Link"][];
+            stack?: components["schemas"]["Stack"];
             ways: components["schemas"]["WayThere"][];
             curve: components["schemas"]["At"][];
         };

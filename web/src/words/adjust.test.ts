@@ -17,7 +17,10 @@ const way = (over: Partial<Schemas["Way"]>) =>
   ({
     kind: "SHIMS",
     shimsIn: [0.015, 0.03],
+    takeOutIn: [],
+    putInIn: over.shimsIn ?? [0.015, 0.03],
     lockIn: 0,
+    retainerIn: 0,
     machineIn: 0,
     heightIn: 1.95,
     ...over,
@@ -97,12 +100,14 @@ describe("how to set it", () => {
   });
 
   it("says every way to a height", () => {
-    expect(wayText(way({}), "thou")).toBe("shims 0.015 + 0.030, thinnest at the bottom, serrated side down");
-    expect(wayText(way({ shimsIn: [0.03] }), "mm")).toBe("one shim 0.76, serrated side down");
+    expect(wayText(way({}), "thou")).toBe("put in 0.015 + 0.030, thinnest at the bottom, serrated side down");
+    expect(wayText(way({ shimsIn: [0.03] }), "mm")).toBe("put in 0.76, serrated side down");
     expect(wayText(way({ kind: "LOCKS", shimsIn: [], lockIn: -0.05 }), "thou")).toBe("−0.050 locks");
+    expect(wayText(way({ kind: "LOCKS", shimsIn: [], lockIn: 0 }), "thou")).toBe("plain locks");
     expect(wayText(way({ kind: "LOCKS_AND_SHIMS", lockIn: 0.05, shimsIn: [0.03] }), "thou")).toBe(
-      "+0.050 locks and one shim 0.030",
+      "+0.050 locks, put in 0.030, serrated side down",
     );
+    expect(wayText(way({ kind: "RETAINER", retainerIn: 0.02, shimsIn: [] }), "thou")).toBe("+0.020 retainer");
     expect(wayText(way({ kind: "ONE_MADE_PIECE", shimsIn: [0.046] }), "thou")).toBe(
       "one piece made to 0.046",
     );
@@ -110,5 +115,23 @@ describe("how to set it", () => {
       /^machine 0.64/,
     );
     expect(wayText(way({ kind: "AS_IT_IS", shimsIn: [] }), "thou")).toBe("as it is");
+  });
+
+  it("says what comes out and what stays under the spring", () => {
+    expect(wayText(way({ putInIn: [0.015] }), "thou")).toBe(
+      "put in 0.015 (then 0.015 + 0.030, thinnest at the bottom)",
+    );
+    expect(wayText(way({ shimsIn: [0.045], takeOutIn: [0.03], putInIn: [0.045] }), "thou")).toBe(
+      "take out 0.030, put in 0.045",
+    );
+    expect(wayText(way({ shimsIn: [], takeOutIn: [0.03], putInIn: [] }), "thou")).toBe(
+      "take out 0.030 (then no shim)",
+    );
+    expect(
+      wayText(way({ kind: "MACHINE_LOCATOR", shimsIn: [], takeOutIn: [0.03], machineIn: 0.02 }), "thou"),
+    ).toMatch(/^take out 0.030 \(then no shim\), machine 0.020/);
+    expect(wayText(way({ kind: "ONE_MADE_PIECE", shimsIn: [0.046], takeOutIn: [0.03] }), "thou")).toBe(
+      "take out 0.030, one piece made to 0.046",
+    );
   });
 });

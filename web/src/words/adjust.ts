@@ -60,23 +60,47 @@ export function partText(choice: Schemas["PartChoice"], unit: LashUnit): string 
     : `none to hand fits: a one-off of ${sizeText(choice.wantedSizeIn, unit)} is wanted`;
 }
 
+/** What is under the spring, from the bottom. */
+export const stackText = (shimsIn: readonly number[], unit: LashUnit) =>
+  shimsIn.length === 0
+    ? "no shim"
+    : `${shimsIn.map((s) => heightText(s, unit)).join(" + ")}${shimsIn.length > 1 ? ", thinnest at the bottom" : ""}`;
+
+const offsetText = (inch: number, unit: LashUnit) =>
+  inch === 0 ? "plain" : `${inch > 0 ? "+" : "−"}${heightText(Math.abs(inch), unit)}`;
+
+/** What comes out and what goes in, and the stack it makes where something stays. */
+function shimsText({ shimsIn, takeOutIn, putInIn }: Schemas["Way"], unit: LashUnit): string {
+  const list = (pieces: readonly number[]) => pieces.map((s) => heightText(s, unit)).join(" and ");
+  if (takeOutIn.length === 0 && putInIn.length === shimsIn.length)
+    return `put in ${stackText(shimsIn, unit)}, serrated side down`;
+  const out = takeOutIn.length > 0 ? `take out ${list(takeOutIn)}` : "";
+  const put = putInIn.length > 0 ? `put in ${list(putInIn)}` : "";
+  const stays = shimsIn.length > putInIn.length || shimsIn.length === 0;
+  const makes = stays ? ` (then ${stackText(shimsIn, unit)})` : "";
+  return `${[out, put].filter(Boolean).join(", ")}${makes}`;
+}
+
 /** A way to an installed height. */
 export function wayText(way: Schemas["Way"], unit: LashUnit): string {
-  const stack = way.shimsIn.map((s) => heightText(s, unit)).join(" + ");
-  const shims = way.shimsIn.length > 1 ? `shims ${stack}, thinnest at the bottom` : `one shim ${stack}`;
-  const locks = `${way.lockIn > 0 ? "+" : "−"}${heightText(Math.abs(way.lockIn), unit)} locks`;
+  const shims = way.takeOutIn.length + way.putInIn.length > 0 ? shimsText(way, unit) : "";
+  const locks = `${offsetText(way.lockIn, unit)} locks`;
   switch (way.kind) {
     case "AS_IT_IS":
       return "as it is";
     case "SHIMS":
-      return `${shims}, serrated side down`;
+      return shims;
     case "LOCKS":
       return locks;
     case "LOCKS_AND_SHIMS":
-      return `${locks} and ${shims}`;
+      return `${locks}, ${shims}`;
+    case "RETAINER":
+      return [`${offsetText(way.retainerIn, unit)} retainer`, way.lockIn === 0 ? "" : locks, shims]
+        .filter(Boolean)
+        .join(", ");
     case "MACHINE_LOCATOR":
-      return `machine ${heightText(way.machineIn, unit)} off the locator or pocket: part cool, sneak up`;
+      return `${way.takeOutIn.length > 0 ? `${shims}, ` : ""}machine ${heightText(way.machineIn, unit)} off the locator or pocket: part cool, sneak up`;
     case "ONE_MADE_PIECE":
-      return `one piece made to ${heightText(way.shimsIn[0], unit)}`;
+      return `${way.takeOutIn.length > 0 ? `take out ${way.takeOutIn.map((s) => heightText(s, unit)).join(" and ")}, ` : ""}one piece made to ${heightText(way.shimsIn[0], unit)}`;
   }
 }

@@ -30,9 +30,9 @@ describe("what core can say", () => {
   });
 
   it("is said in the person's unit", () => {
-    const near = said("FIT.CLOSE_TO_BIND", { clearanceIn: 0.055 });
-    expect(say(near, "thou")).toBe("0.055 in from bind: 0.060 is usual, 0.040 some accept");
-    expect(say(near, "mm")).toBe("1.40 mm from bind: 1.52 is usual, 1.02 some accept");
+    const near = said("FIT.CLOSE_TO_BIND", { clearanceIn: 0.055, leastIn: 0.06 });
+    expect(say(near, "thou")).toBe("0.055 in from bind at full lift: 0.060 in is wanted");
+    expect(say(near, "mm")).toBe("1.40 mm from bind at full lift: 1.52 mm is wanted");
     const heavy = said("LIFTER.OPEN_LOAD", { loadLbf: 900, usualLbf: 850 });
     expect(say(heavy, "mm")).toBe("carries 4003 N open; over 3781 N is much for its kind");
     const short = said("LOBE.SHORT_LASH_AGREES", { shortThou: 7, openedThou: 6 }, "worn");

@@ -54,9 +54,14 @@ const SAYINGS: Record<string, Saying> = {
 
   "FIT.UNDER_BIND": (f) =>
     `installed height ${f.height("heightIn")} is not above bind at ${f.height("bindIn")}`,
-  "FIT.NEAR_BIND": (f) => `${f.height("clearanceIn")} from bind at full lift: ${f.usual(0.06)} is usual`,
+  "FIT.NEAR_BIND": (f) =>
+    `${f.height("clearanceIn")} from bind at full lift, under ${f.height("leastIn")}: it does not run so`,
   "FIT.CLOSE_TO_BIND": (f) =>
-    `${f.height("clearanceIn")} from bind: ${f.usual(0.06)} is usual, ${f.usual(0.04)} some accept`,
+    `${f.height("clearanceIn")} from bind at full lift: ${f.height("leastIn")} is wanted`,
+  "FIT.COILS_CLOSE": (f) =>
+    `${f.height("gapIn")} between the lowest coils at full lift: ${f.height("leastIn")} is wanted`,
+  "FIT.BOOST_TAKES": (f) =>
+    `boost takes ${f.load("takesLbf")} off the closed valve: ${f.load("leftLbf")} is left`,
   "FIT.FAR_FROM_BIND": (f) =>
     `${f.height("clearanceIn")} from bind: over ${f.usual(0.15)} gives away surge damping`,
   "FIT.MEETS_SEAL": (f) => `the retainer meets the seal: ${f.height("clearanceIn")} at full lift`,

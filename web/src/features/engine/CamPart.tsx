@@ -27,6 +27,17 @@ export function CamPart() {
         />
         <Box name="cam.liftIntakeIn" label="Lift, intake" />
         <Box name="cam.liftExhaustIn" label="Lift, exhaust" hint="blank: as intake" />
+        {watch("cam.liftAt") === "VALVE" && (
+          <>
+            <Box
+              name="cam.cardRatioIntake"
+              label="Card's rocker ratio"
+              placeholder="1.6"
+              hint="the one its lift is reckoned with"
+            />
+            <Box name="cam.cardRatioExhaust" label="At the exhaust" hint="blank: as intake" />
+          </>
+        )}
         <Box name="cam.lsaDeg" label="Lobe separation, °" placeholder="110" />
         <Box name="cam.intakeCentreDeg" label="Intake centreline, °" placeholder="106" hint="as put in" />
       </div>

@@ -76,6 +76,8 @@ const CAM = [
   "floorIntakeIn",
   "floorExhaustIn",
   "lashState",
+  "cardRatioIntake",
+  "cardRatioExhaust",
 ] as const;
 const EVENTS = ["atTappetLiftIn", "ivoBtdcDeg", "ivcAbdcDeg", "evoBbdcDeg", "evcAtdcDeg"] as const;
 const RULES = [

@@ -4,6 +4,10 @@ import { heightUnit, loadUnit } from "../../units/load";
 import { type LinkText, type LinkTexts, PARTS } from "./linkTexts";
 
 interface LinkLimitsProps {
+  caption: string;
+  hint: string;
+  /** Where Shim names a problem with a part. */
+  field: string;
   texts: LinkTexts;
   onChange: (next: LinkTexts) => void;
   problems: ApiProblem["errors"];
@@ -12,14 +16,14 @@ interface LinkLimitsProps {
 const COLUMNS = ["load", "lift", "rpm"] as const satisfies (keyof LinkText)[];
 
 /** What each part between cam and valve is good for; the nearest to its limit is named at every valve. */
-export function LinkLimits({ texts, onChange, problems }: LinkLimitsProps) {
+export function LinkLimits({ caption, hint, field, texts, onChange, problems }: LinkLimitsProps) {
   const { unit } = useSettings();
   const heads = [`open load, ${loadUnit(unit)}`, `valve lift, ${heightUnit(unit)}`, "rpm"];
   return (
     <table className="w-full">
       <caption className="pb-1 text-left">
-        What each part is good for, by its maker
-        <span className="block text-sm text-muted">blank: not known, not looked at</span>
+        {caption}
+        <span className="block text-sm text-muted">{hint}</span>
       </caption>
       <thead>
         <tr className="text-left text-sm text-muted">
@@ -33,7 +37,7 @@ export function LinkLimits({ texts, onChange, problems }: LinkLimitsProps) {
       </thead>
       <tbody>
         {PARTS.map(([part, word]) => {
-          const trouble = texts[part].unread ?? problems.find((p) => p.field === `links.${part}`)?.message;
+          const trouble = texts[part].unread ?? problems.find((p) => p.field === `${field}.${part}`)?.message;
           return (
             <tr key={part} className="border-t border-hair">
               <th scope="row" className="pr-2 text-left font-semibold">

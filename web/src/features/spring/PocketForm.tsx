@@ -12,6 +12,8 @@ import { LoadDrawing } from "./LoadDrawing";
 import { PocketRemarks } from "./PocketRemarks";
 import { PocketWays } from "./PocketWays";
 
+const FIGURES = ["height", "sealGap", "pocket", "coilGap"] as const;
+
 export type Pocket = Schemas["PocketView"];
 
 interface PocketFormProps {
@@ -31,6 +33,7 @@ export function PocketForm({ engineId, pocket, onNext }: PocketFormProps) {
     height: text(f.heightIn),
     sealGap: text(f.sealGapIn),
     pocket: text(f.pocketIn),
+    coilGap: text(f.coilGapIn),
     shims: f.shims ?? "",
     retainer: f.retainer ?? "",
     locks: f.locks ?? "",
@@ -50,6 +53,7 @@ export function PocketForm({ engineId, pocket, onNext }: PocketFormProps) {
             heightIn: readHeight(t.height, unit),
             sealGapIn: readHeight(t.sealGap, unit),
             pocketIn: readHeight(t.pocket, unit),
+            coilGapIn: readHeight(t.coilGap, unit),
             shims: t.shims || undefined,
             retainer: t.retainer || undefined,
             locks: t.locks || undefined,
@@ -65,10 +69,8 @@ export function PocketForm({ engineId, pocket, onNext }: PocketFormProps) {
     },
   });
   const problem = keep.error instanceof ApiProblem ? keep.error : undefined;
-  const unread = (["height", "sealGap", "pocket"] as const).filter(
-    (k) => t[k].trim() !== "" && readHeight(t[k], unit) === undefined,
-  );
-  const error = (field: string, key: "height" | "sealGap" | "pocket") =>
+  const unread = FIGURES.filter((k) => t[k].trim() !== "" && readHeight(t[k], unit) === undefined);
+  const error = (field: string, key: (typeof FIGURES)[number]) =>
     unread.includes(key)
       ? `"${t[key]}" is no measure: 1.950`
       : problem?.errors.find((e) => e.field === field)?.message;
@@ -128,6 +130,12 @@ export function PocketForm({ engineId, pocket, onNext }: PocketFormProps) {
         />
       </div>
       <PocketRemarks fit={pocket.fit} links={pocket.links} />
+      {!pocket.within && !pocket.stack && (
+        <Notice tone="ask">
+          Out of tolerance, but "{f.shims}" does not say how thick the shims are: write their figures, and
+          Shim says what to take out or put in.
+        </Notice>
+      )}
       {way && <PocketWays pocket={pocket} picked={picked} onPick={setPicked} />}
       <div className="grid grid-cols-2 gap-3 min-[760px]:grid-cols-4">
         {words("shims", "Shims, from the bottom", "0.015 0.030")}
@@ -147,6 +155,14 @@ export function PocketForm({ engineId, pocket, onNext }: PocketFormProps) {
           inputMode="decimal"
           onChange={(e) => setT({ ...t, pocket: e.target.value })}
           error={error("pocketIn", "pocket")}
+        />
+        <Field
+          label={`Lowest coils, open, ${heightUnit(unit)}`}
+          hint="gap by feeler, if you check it"
+          value={t.coilGap}
+          inputMode="decimal"
+          onChange={(e) => setT({ ...t, coilGap: e.target.value })}
+          error={error("coilGapIn", "coilGap")}
         />
         <Initials
           value={hand}

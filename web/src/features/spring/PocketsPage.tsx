@@ -56,6 +56,12 @@ function Heights({ engine, known }: HeightsProps) {
   return (
     <div className="grid flex-1 content-start gap-3 p-3 min-[1000px]:grid-cols-[minmax(320px,400px)_1fr]">
       <section className="scribed flex flex-col gap-2 rounded p-3" aria-label="Valve plan">
+        {known.unused === "BOOST_WITHOUT_HEAD" && (
+          <Notice tone="ask">
+            This engine has boost: give the intake valves' head diameter under limits, so that what boost
+            takes off the seat load can be reckoned.
+          </Notice>
+        )}
         <p className="text-muted">
           Installed height, {heightUnit(unit)}:{" "}
           {out === 0 ? `all within ±${heightText(known.toleranceIn, unit)}` : `${out} out of tolerance`}

@@ -5,7 +5,7 @@ import { answered, api, type Schemas } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
-import { Field } from "../../ui/Field";
+import { Check, Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { useEntry } from "../../ui/useEntry";
 import { boxText, figure, height, load, several } from "../../units/boxes";
@@ -24,6 +24,17 @@ const signed = (read: (text: string) => number | undefined) => (text: string) =>
   return size !== undefined && /^[-−]/.test(text) ? -size : size;
 };
 
+/** What a team asks of clearances, each with its usual figure in inch. */
+const CLEARANCES = [
+  ["bindIn", "To bind at full lift, at least", 0.06],
+  ["bindStopIn", "Does not run below", 0.04],
+  ["coilGapIn", "Lowest coils at full lift, at least", 0.08],
+  ["sealIn", "Retainer to seal, at least", 0.05],
+  ["snugPlayIn", "Play in the pocket: snug below", 0.002],
+  ["muchPlayIn", "much above", 0.01],
+  ["wrongPlayIn", "surely wrong above", 0.03],
+] as const;
+
 /** The boxes as the person's unit reads them. */
 const rulesIn = (unit: LashUnit) =>
   z.object({
@@ -37,6 +48,11 @@ const rulesIn = (unit: LashUnit) =>
     topRpm: figure(),
     shimStockIn: several((t) => readHeight(t, unit)),
     lockOffsetsIn: several(signed((t) => readHeight(t, unit))),
+    retainerOffsetsIn: several(signed((t) => readHeight(t, unit))),
+    leastSeatExhaustLbf: load(unit),
+    intakeHeadIn: height(unit),
+    stockRotators: z.boolean(),
+    clearances: z.object(Object.fromEntries(CLEARANCES.map(([key]) => [key, height(unit)]))),
     heightSchool: z.enum(["FEWEST_PIECES", "ONE_PIECE"]),
     setSchool: z.enum(["MATCHED_SINGLE", "WHOLE_SET"]),
   });
@@ -48,6 +64,7 @@ export function RulesPart({ engineId, rules }: RulesPartProps) {
   const heightOf = (v: number | undefined) => boxText(v, (n) => heightText(n, unit));
   const heights = (v: number[] | undefined) => (v ?? []).map((n) => heightText(n, unit)).join(" ");
   const [links, setLinks] = useState(() => linkTexts(rules.links ?? [], unit));
+  const [exhaust, setExhaust] = useState(() => linkTexts(rules.exhaustLinks ?? [], unit));
   const { box, choice, submit, kept, trouble, refused } = useEntry({
     schema: rulesIn(unit),
     first: {
@@ -61,21 +78,27 @@ export function RulesPart({ engineId, rules }: RulesPartProps) {
       topRpm: boxText(rules.topRpm),
       shimStockIn: heights(rules.shimStockIn),
       lockOffsetsIn: heights(rules.lockOffsetsIn),
+      retainerOffsetsIn: heights(rules.retainerOffsetsIn),
+      leastSeatExhaustLbf: boxText(rules.leastSeatExhaustLbf, (v) => loadText(v, unit)),
+      intakeHeadIn: heightOf(rules.intakeHeadIn),
+      stockRotators: rules.stockRotators ?? false,
+      clearances: Object.fromEntries(CLEARANCES.map(([key]) => [key, heightOf(rules.clearances?.[key])])),
       heightSchool: rules.heightSchool ?? "FEWEST_PIECES",
       setSchool: rules.setSchool ?? "MATCHED_SINGLE",
     },
     send: (read) => {
       const parts = readLinks(links, unit);
-      if (parts.missed > 0) throw new Error("a limit of a part cannot be read");
+      const apart = readLinks(exhaust, unit);
+      if (parts.missed + apart.missed > 0) throw new Error("a limit of a part cannot be read");
       return answered(
         api.PUT("/api/engines/{id}/spring-rules", {
           params: { path: { id: engineId }, query: { who: hand || undefined } },
-          body: { ...rules, ...read, links: parts.limits },
+          body: { ...rules, ...read, links: parts.limits, exhaustLinks: apart.limits },
         }),
       );
     },
     kept: () => queries.invalidateQueries({ queryKey: ["engines", engineId] }),
-    elsewhere: ["links"],
+    elsewhere: ["links", "exhaustLinks"],
   });
   const inch = heightUnit(unit);
   return (
@@ -85,6 +108,7 @@ export function RulesPart({ engineId, rules }: RulesPartProps) {
       onSubmit={(e) => {
         // What cannot be read is marked in one go, here and in the boxes.
         setLinks(readLinks(links, unit).texts);
+        setExhaust(readLinks(exhaust, unit).texts);
         return submit(e);
       }}
     >
@@ -92,6 +116,11 @@ export function RulesPart({ engineId, rules }: RulesPartProps) {
       <div className="grid grid-cols-2 gap-3">
         <Field label="Loss limit, % of baseline" hint="usual: 10" {...box("lossPercent")} />
         <Field label={`Least seat load, ${loadUnit(unit)}`} hint="if there is one" {...box("leastSeatLbf")} />
+        <Field
+          label={`Least at the exhausts, ${loadUnit(unit)}`}
+          hint="blank: as above"
+          {...box("leastSeatExhaustLbf")}
+        />
         <Field
           label="Change from a chance of"
           hint="cost of a change over cost of a failure; usual: 0.2"
@@ -116,7 +145,28 @@ export function RulesPart({ engineId, rules }: RulesPartProps) {
         <Field label="Top engine speed, rpm" hint="for the parts' own limits" {...box("topRpm")} />
         <Field label={`Lock offsets in stock, ${inch}`} hint="as −0.050 0.050" {...box("lockOffsetsIn")} />
         <Field label={`Shims in stock, ${inch}`} hint="usual: 0.015 0.030 0.060" {...box("shimStockIn")} />
+        <Field
+          label={`Other retainers add, ${inch}`}
+          hint="those in stock, as 0.020"
+          {...box("retainerOffsetsIn")}
+        />
+        <Field
+          label={`Intake valve's head, ${inch}`}
+          hint="boost presses on it and takes off seat load"
+          {...box("intakeHeadIn")}
+        />
       </div>
+      <fieldset className="grid grid-cols-2 gap-3 border-t border-hair pt-2">
+        <legend className="text-sm font-semibold text-muted">Clearances, {inch}</legend>
+        {CLEARANCES.map(([key, label, usual]) => (
+          <Field
+            key={key}
+            label={label}
+            hint={`usual: ${heightText(usual, unit)}`}
+            {...box(`clearances.${key}`)}
+          />
+        ))}
+      </fieldset>
       <Choice
         label="Shimming"
         {...choice("heightSchool")}
@@ -133,7 +183,28 @@ export function RulesPart({ engineId, rules }: RulesPartProps) {
           ["WHOLE_SET", "whole set"],
         ]}
       />
-      <LinkLimits texts={links} onChange={setLinks} problems={refused} />
+      <Check label="Stock rotators: not for more than about 220 lbf open" {...box("stockRotators")} />
+      <LinkLimits
+        caption="What each part is good for, by its maker"
+        hint="blank: not known, not looked at"
+        field="links"
+        texts={links}
+        onChange={setLinks}
+        problems={refused}
+      />
+      <details open={(rules.exhaustLinks ?? []).length > 0}>
+        <summary className="min-h-11 cursor-pointer content-center font-semibold">
+          Other parts at the exhaust valves
+        </summary>
+        <LinkLimits
+          caption="Where the exhausts differ"
+          hint="blank: as above"
+          field="exhaustLinks"
+          texts={exhaust}
+          onChange={setExhaust}
+          problems={refused}
+        />
+      </details>
       {trouble && <Notice tone="stop">{trouble}</Notice>}
       {kept && <Notice tone="know">Kept. Every verdict follows these limits now.</Notice>}
       <Button type="submit">Keep these</Button>

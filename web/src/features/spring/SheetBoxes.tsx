@@ -1,8 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { Fragment, useState } from "react";
 import type { Schemas } from "../../api/client";
 import { sheetOfSpring } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
+import { Button } from "../../ui/Button";
 import { Field, Select } from "../../ui/Field";
 import { heightUnit, loadUnit, readHeight, readLoad, readNumber } from "../../units/load";
 
@@ -15,6 +16,9 @@ const FORMS = [
   ["BEEHIVE", "beehive"],
   ["CONICAL", "conical"],
 ] as const;
+
+const HEIGHTS = ["Seat height", "Open height"];
+const MOST_LOADS = 8;
 
 export type SpringSheet = Schemas["SpringSheet"];
 
@@ -29,14 +33,15 @@ export function useSpringSheet() {
     odIn: h(`${of}Od`),
     coils: readNumber(typed[`${of}Coils`] ?? ""),
   });
+  const [rows, setRows] = useState(2);
   const wires = [wire("outer"), wire("inner")].filter((w) => w.wireIn !== undefined);
   const sheet: SpringSheet = {
     name: typed.name,
     form,
-    loads: [
-      { heightIn: h("seatIn"), loadLbf: readLoad(typed.seatLbf ?? "", unit) },
-      { heightIn: h("openIn"), loadLbf: readLoad(typed.openLbf ?? "", unit) },
-    ],
+    loads: Array.from({ length: rows }, (_, i) => ({
+      heightIn: h(`height${i}`),
+      loadLbf: readLoad(typed[`load${i}`] ?? "", unit),
+    })),
     bindIn: h("bindIn"),
     odIn: h("odIn"),
     freeLengthIn: h("freeIn"),
@@ -46,7 +51,7 @@ export function useSpringSheet() {
   };
   /** Enough is typed to make a judgement of it worth showing. */
   const begun = Object.keys(typed).length > 3;
-  return { sheet, form, setForm, typed, setTyped, begun };
+  return { sheet, form, setForm, typed, setTyped, begun, rows, more: () => setRows(rows + 1) };
 }
 
 interface SheetBoxesProps {
@@ -58,7 +63,7 @@ interface SheetBoxesProps {
 /** The boxes of a data sheet; what does not agree within it is asked at once. */
 export function SheetBoxes({ of, refused }: SheetBoxesProps) {
   const { unit } = useSettings();
-  const { sheet, form, setForm, typed, setTyped, begun } = of;
+  const { sheet, form, setForm, typed, setTyped, begun, rows, more } = of;
   const read = useQuery(sheetOfSpring(sheet)).data;
   const said = (f: string, asked: boolean) =>
     begun
@@ -86,14 +91,23 @@ export function SheetBoxes({ of, refused }: SheetBoxesProps) {
           onChange={(e) => setForm(e.target.value as typeof form)}
           options={FORMS}
         />
-        {box("seatIn", `Seat height, ${inch}`, "loads")}
-        {box("seatLbf", `Load there, ${loadUnit(unit)}`, "loads[0].load")}
-        {box("openIn", `Open height, ${inch}`, "loads[1].height")}
-        {box("openLbf", `Load there, ${loadUnit(unit)}`, "loads[1].load")}
+        {Array.from({ length: rows }, (_, i) => {
+          const label = HEIGHTS[i] ?? "A height between";
+          return (
+            <Fragment key={label + String(i)}>
+              {box(`height${i}`, `${label}, ${inch}`, i === 0 ? "loads" : `loads[${i}].height`)}
+              {box(`load${i}`, `Load there, ${loadUnit(unit)}`, `loads[${i}].load`)}
+            </Fragment>
+          );
+        })}
+        <Button className="col-span-2 justify-self-start" onClick={more} disabled={rows >= MOST_LOADS}>
+          Another load: a progressive or beehive spring
+        </Button>
         {box("bindIn", `Height at bind, ${inch}`, "bindIn")}
         {box("odIn", `Outside diameter, ${inch}`, "odIn")}
         {box("freeIn", `Free length, ${inch}`, "freeLengthIn")}
         {box("life", "Life, hours", "lifeHours")}
+        {box("liftIn", `Largest valve lift, ${inch}`, "maxLiftIn")}
       </div>
       <details>
         <summary className="min-h-11 content-center text-sm font-semibold text-muted">

@@ -67,7 +67,14 @@ class PocketApiTest extends ApiTest {
     assertThat((String) at(after, "3E", "fitting.locks")).isEqualTo("+0.050");
     List<List<Double>> ways =
         JsonPath.read(after, "$.pockets[?(@.position=='3E')].ways[*].way.shimsIn");
-    assertThat(ways).contains(List.of(0.015, 0.030));
+    assertThat(ways).as("0.030 is in and +0.050 locks").contains(List.of(0.015, 0.060));
+    assertThat((String) at(after, "3E", "ways[0].way.kind"))
+        .as("plain locks instead of +0.050 are nothing more to buy: 1.945, at the tolerance")
+        .isEqualTo("LOCKS");
+    assertThat(put("/api/fittings/" + fitting, entry.replace("\"0.030\"", "\"two thin\"")))
+        .hasStatus(204);
+    List<?> none = at(pockets(), "3E", "ways");
+    assertThat(none).as("nobody can say what is in").isEmpty();
     double seatThere = ((Number) at(after, "3E", "ways[0].fit.seatLbf")).doubleValue();
     assertThat(seatThere)
         .as("a way nearer to the target brings the seat load back")
@@ -77,6 +84,21 @@ class PocketApiTest extends ApiTest {
         .bodyJson()
         .extractingPath("$.errors[0].field")
         .isEqualTo("heightIn");
+  }
+
+  @Test
+  void theTeamsClearancesAreHeldAndOnesThatContradictAreRefusedAtTheirBox() {
+    String path = "/api/engines/" + engine + "/spring-rules";
+    assertThat(put(path, "{\"clearances\":{\"bindIn\":0.05,\"bindStopIn\":0.06}}"))
+        .hasStatus(422)
+        .bodyJson()
+        .extractingPath("$.errors[0].field")
+        .isEqualTo("clearances.bindStopIn");
+    assertThat(put(path, "{\"clearances\":{\"sealIn\":1e300}}")).hasStatus(422);
+    assertThat(put(path, "{\"clearances\":{\"bindIn\":0.30}}")).hasStatus(200);
+    List<String> said = JsonPath.read(pockets(), "$.pockets[0].fit.remarks[*].said.code");
+    assertThat(said).contains("FIT.CLOSE_TO_BIND");
+    assertThat(put(path, "{}")).hasStatus(200);
   }
 
   @Test

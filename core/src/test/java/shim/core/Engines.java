@@ -83,7 +83,9 @@ public final class Engines {
         0.020,
         0.014,
         0.016,
-        HeatState.HOT);
+        HeatState.HOT,
+        null,
+        null);
   }
 
   public static RulesSheet rules() {

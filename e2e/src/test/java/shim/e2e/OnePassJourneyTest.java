@@ -37,7 +37,10 @@ class OnePassJourneyTest extends OnTheHillV8 {
 
   @Test
   void aHeightOutOfToleranceIsPutRightByKeyboard() {
-    browser.open(v8 + "/pockets").sees("1 out of tolerance").sees("one shim 0.015");
+    browser
+        .open(v8 + "/pockets")
+        .sees("1 out of tolerance")
+        .sees("put in 0.015 (then 0.015 + 0.030");
     browser.fill("Your initials", "KV").tabBackTo("Installed height");
     browser.over("1.9.5", Keys.ENTER).sees("is no measure");
     browser.over("49.5 mm", Keys.ENTER).sees("all within ±0.005");

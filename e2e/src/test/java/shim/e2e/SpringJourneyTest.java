@@ -31,7 +31,7 @@ class SpringJourneyTest extends OnTheHillV8 {
     browser.press("3E").sees("has left its set").sees("chance of more than the 10.0 % limit");
     browser.sees("Six Hours of Fenmoor, final").sees("In its pocket").sees("Lash of 3E in thou");
     assertThat(lossShown()).isBetween(5.0, 10.0);
-    browser.press("6I, ").sees("Height out of tolerance").sees("one shim 0.015");
+    browser.press("6I, ").sees("Height out of tolerance").sees("put in 0.015 (then 0.015 + 0.030");
     browser.press("Spring test at 3.6 h").sees("as it was at 3.6 h");
   }
 

@@ -155,6 +155,7 @@ class HandOver {
             from == null ? null : from.locator(),
             from == null ? null : from.sealGapIn(),
             from == null ? null : from.pocketIn(),
+            null,
             done.hand(),
             "spring change"));
   }
@@ -175,6 +176,7 @@ class HandOver {
         f.locator(),
         f.sealGapIn(),
         f.pocketIn(),
+        f.coilGapIn(),
         done.hand(),
         "put back in a spring change");
   }

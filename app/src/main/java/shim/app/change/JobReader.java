@@ -86,7 +86,9 @@ class JobReader {
     UUID spring = planned.springs().get(String.valueOf(next.word()));
     return measured == null || spring == null
         ? null
-        : pockets.at(row.engineId, next.valve(), measured, spring).orElse(null);
+        : pockets
+            .at(row.engineId, next.valve(), measured, spring, job.valve(next.valve()).shims())
+            .orElse(null);
   }
 
   private static JobFinding finding(FindingRow f) {

@@ -74,7 +74,9 @@ final class DemoEngines {
             0.020,
             0.013,
             0.015,
-            HeatState.HOT),
+            HeatState.HOT,
+            null,
+            null),
         new RulesSheet(
             HotColdSchool.OWN_GROWTH, null, null, null, null, "BEST_STOPS", "0 90 180 270", null),
         new UseSheet(
@@ -122,7 +124,9 @@ final class DemoEngines {
             0.016,
             0.010,
             0.012,
-            HeatState.HOT),
+            HeatState.HOT,
+            null,
+            null),
         new RulesSheet(
             HotColdSchool.TABLE, null, null, null, null, "FULL_LIFT_COMPANION", null, null),
         new UseSheet("runs", null, null));
@@ -166,6 +170,8 @@ final class DemoEngines {
             null,
             null,
             null,
+            null,
+            1.6,
             null),
         new RulesSheet(HotColdSchool.TABLE, null, null, null, null, "TWO_STOPS", null, null),
         new UseSheet(
@@ -216,7 +222,9 @@ final class DemoEngines {
             0.015,
             0.008,
             0.010,
-            HeatState.COLD),
+            HeatState.COLD,
+            null,
+            null),
         new RulesSheet(HotColdSchool.TABLE, null, null, null, null, "COMPRESSION_TDC", null, null),
         new UseSheet("runs", null, null));
   }

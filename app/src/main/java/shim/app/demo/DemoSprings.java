@@ -159,12 +159,12 @@ class DemoSprings {
     SpringType type = types.get(id.apply("dual")).type();
     List<Position> positions = engines.get(v8).engine().layout().positions();
     Map<Position, Double> heights = heights(positions);
-    set(v8, id.apply("dual"), "A", positions, heights, id, dateOf.apply(0));
+    set(v8, id.apply("dual"), 1.550, "A", positions, heights, id, dateOf.apply(0));
     spares(id);
     List<Position> small = engines.get(four).engine().layout().positions();
     Map<Position, Double> at = new HashMap<>();
     small.forEach(p -> at.put(p, 1.700));
-    set(four, id.apply("single"), "P", small, at, id, dateOf.apply(2.0));
+    set(four, id.apply("single"), 1.250, "P", small, at, id, dateOf.apply(2.0));
     SpringSeason season =
         new SpringSeason(
             positions,
@@ -206,7 +206,13 @@ class DemoSprings {
             new WeakestLink.Limit(WeakestLink.Part.LIFTER, 650.0, null, 8200.0),
             new WeakestLink.Limit(WeakestLink.Part.LOCK, 700.0, null, null),
             new WeakestLink.Limit(WeakestLink.Part.STUD, 560.0, null, null),
-            new WeakestLink.Limit(WeakestLink.Part.PUSHROD, 680.0, null, null)));
+            new WeakestLink.Limit(WeakestLink.Part.PUSHROD, 680.0, null, null)),
+        null,
+        null,
+        null,
+        null,
+        null,
+        null);
   }
 
   private static ChangeRules.ChangeRulesSheet changesOf() {
@@ -247,6 +253,7 @@ class DemoSprings {
   private void set(
       UUID engine,
       UUID type,
+      double odIn,
       String name,
       List<Position> positions,
       Map<Position, Double> heights,
@@ -257,7 +264,7 @@ class DemoSprings {
       springs.put(
           spring,
           new Springs.SpringEntry(
-              type, name + "-" + p, "set " + name, "box " + name, 0, 1.550, false, null, null),
+              type, name + "-" + p, "set " + name, "box " + name, 0, odIn, false, null, null),
           "KV");
       springs.fit(
           id.apply("fitting " + name + p),
@@ -275,7 +282,8 @@ class DemoSprings {
               "plus 0",
               "locator",
               0.760,
-              1.556,
+              odIn + 0.006,
+              null,
               "KV",
               "new set"));
     }

@@ -14,6 +14,7 @@ import shim.app.fatigue.SpringViews.SpringLife;
 import shim.app.http.Refusal;
 import shim.app.spring.Springs;
 import shim.core.engine.Position;
+import shim.core.engine.ValveKind;
 import shim.core.fatigue.Limits;
 import shim.core.fatigue.SpringSet;
 import shim.core.fatigue.TestedSet;
@@ -50,6 +51,7 @@ class LifeReader {
     }
     Springs.StoredFitting latest = own.get(own.size() - 1);
     UUID engineId = latest.fitting().engineId();
+    ValveKind kind = latest.fitting().valve().kind();
     SpringReader.Standing now = reader.standing(engineId);
     List<ComingEvent> coming = now.coming();
     SetBook.Book known = book.of(engineId, null);
@@ -58,7 +60,7 @@ class LifeReader {
     double hours = known.spring(springId).life().now(engine -> now.hours());
     double offset = now.hours() - hours;
     double baseline = solved.baselineLbf(springId.toString());
-    Limits limits = now.sheet().limits(set.type());
+    Limits limits = now.sheet().limits(set.type(), kind);
     double limit = Math.max(baseline * (1 - limits.loss()), limits.leastLoadLbf().orElse(0.0));
     List<LifePoint> points = points(known, solved, springId);
     double last =
@@ -84,7 +86,7 @@ class LifeReader {
             .map(c -> new ComingEvent(c.name(), c.date(), c.plannedHours(), c.endHours() - offset))
             .toList(),
         own.stream().map(this::fitting).toList(),
-        latest.open() ? SpringReader.said(known, solved, springId, hours, now) : null);
+        latest.open() ? SpringReader.said(known, solved, springId, kind, hours, now) : null);
   }
 
   private LifeFitting fitting(Springs.StoredFitting f) {

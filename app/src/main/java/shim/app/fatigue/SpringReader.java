@@ -26,8 +26,8 @@ import shim.app.running.Runs;
 import shim.app.spring.Pockets;
 import shim.app.spring.SpringRules;
 import shim.app.spring.Springs;
-import shim.core.engine.Engine;
 import shim.core.engine.Position;
+import shim.core.engine.ValveKind;
 import shim.core.fatigue.SetAdvice;
 import shim.core.fatigue.Situation;
 import shim.core.fatigue.SpringOutlook;
@@ -108,7 +108,7 @@ class SpringReader {
   }
 
   EngineSprings engine(UUID engineId) {
-    Engine engine = engines.get(engineId).engine();
+    Engines.Stored engine = engines.get(engineId);
     List<Springs.StoredFitting> fitted = springs.fittings(engineId);
     SetBook.Book known = book.of(engineId, null);
     Standing now = standing(engineId);
@@ -119,7 +119,7 @@ class SpringReader {
         .forEach(f -> here.put(f.fitting().valve(), f));
     List<SpringAt> at = new ArrayList<>();
     List<Position> empty = new ArrayList<>();
-    for (Position p : engine.layout().positions()) {
+    for (Position p : engine.engine().layout().positions()) {
       if (here.containsKey(p)) {
         at.add(spring(engine, known, solved, here.get(p), now));
       } else {
@@ -153,7 +153,7 @@ class SpringReader {
   }
 
   private static SpringAt spring(
-      Engine engine,
+      Engines.Stored engine,
       SetBook.Book known,
       Map<String, SpringSet> solved,
       Springs.StoredFitting f,
@@ -164,8 +164,9 @@ class SpringReader {
     SpringType type = set.type();
     Position p = f.fitting().valve();
     double hours = known.hours(id, f.fitting().engineId(), now.hours());
-    SpringSaid said = said(known, Known.in(solved, set.typeId()), id, hours, now);
-    Fit fit = Pockets.fit(engine, type, f, now.sheet());
+    SpringSaid said = said(known, Known.in(solved, set.typeId()), id, p.kind(), hours, now);
+    Springs.StoredSpring stored = Known.in(known.stored(), id);
+    Fit fit = Pockets.fit(engine, type, f, stored.spring().odIn(), now.sheet());
     List<TestedSet.InTest> tested = set.tested(id.toString(), TestedSet.Moved::used);
     Optional<TestedSet.InTest> last = tested.stream().reduce((a, b) -> b);
     return new SpringAt(
@@ -173,7 +174,7 @@ class SpringReader {
         id,
         f.id(),
         spring.mark(),
-        Known.in(known.stored(), id).spring().setName(),
+        stored.spring().setName(),
         UUID.fromString(set.typeId()),
         type.name(),
         hours,
@@ -199,7 +200,7 @@ class SpringReader {
   }
 
   static SpringSaid said(
-      SetBook.Book known, SpringSet solved, UUID id, double hours, Standing now) {
+      SetBook.Book known, SpringSet solved, UUID id, ValveKind kind, double hours, Standing now) {
     TestedSet set = known.of(id);
     List<ComingEvent> coming = now.coming();
     Situation situation =
@@ -209,7 +210,7 @@ class SpringReader {
             coming.stream().map(ComingEvent::plannedHours).toList(),
             overRevved(known, set, id, now.lastOverRev()),
             known.record().batchBroke(id.toString()));
-    SpringOutlook o = solved.judge(situation, now.sheet().limits(set.type()));
+    SpringOutlook o = solved.judge(situation, now.sheet().limits(set.type(), kind));
     boolean tested = o.tests() > 0;
     String due =
         tested && o.dueBefore().isPresent() ? coming.get(o.dueBefore().getAsInt()).name() : null;

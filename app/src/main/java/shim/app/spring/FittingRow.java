@@ -25,6 +25,7 @@ class FittingRow extends FittedRow {
   @Nullable String locator;
   @Nullable Double sealGapIn;
   @Nullable Double pocketIn;
+  @Nullable Double coilGapIn;
 
   protected FittingRow() {}
 

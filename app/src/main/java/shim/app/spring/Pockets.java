@@ -6,12 +6,16 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
 import shim.app.http.Refusal;
 import shim.core.engine.Engine;
+import shim.core.engine.EngineSheet;
 import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
 import shim.core.spring.Candidate;
@@ -20,7 +24,9 @@ import shim.core.spring.HeightPlan;
 import shim.core.spring.LoadCurve;
 import shim.core.spring.SpringSheet;
 import shim.core.spring.SpringType;
+import shim.core.spring.Stack;
 import shim.core.spring.WeakestLink;
+import shim.core.unit.Figures;
 import shim.core.unit.Known;
 
 /** What stands at each valve, how it fits there, and what another spring would do. */
@@ -41,6 +47,32 @@ public class Pockets {
     this.engines = engines;
   }
 
+  /** An engine with the team's rules for its springs. */
+  private record House(Engine engine, SpringRules.SpringRulesSheet sheet, double boostPsi) {
+    double boostLbf(ValveKind kind) {
+      Double head = sheet.intakeHeadIn();
+      return kind == ValveKind.EXHAUST || head == null ? 0 : Fit.boostLbf(boostPsi, head);
+    }
+
+    Fit.Asked asked(ValveKind kind) {
+      return new Fit.Asked(engine.drive().lifter(), sheet.fit(), boostLbf(kind));
+    }
+
+    HeightPlan.School school() {
+      return Objects.requireNonNullElse(sheet.heightSchool(), HeightPlan.School.FEWEST_PIECES);
+    }
+  }
+
+  private House house(UUID engineId) {
+    return house(engines.get(engineId), rules.of(engineId));
+  }
+
+  private static House house(Engines.Stored stored, SpringRules.SpringRulesSheet sheet) {
+    EngineSheet.UseSheet use = stored.sheet().use();
+    Double boost = use == null ? null : use.boostPsi();
+    return new House(stored.engine(), sheet, boost == null ? 0 : boost);
+  }
+
   /** A way to another height, and what the spring does there. */
   public record WayThere(HeightPlan.Way way, Fit fit) {}
 
@@ -48,7 +80,9 @@ public class Pockets {
    * A valve with its spring and all that stands with it.
    *
    * @param liftIn gross, by the cam card; zero without one
-   * @param ways best first; empty while the height is within tolerance
+   * @param stack parts that are in; null where the shims are not written as thicknesses
+   * @param ways best first; empty while the height is within tolerance, and where nobody can tell
+   *     what is in
    * @param curve load against height, for drawing
    */
   public record PocketView(
@@ -62,11 +96,22 @@ public class Pockets {
       boolean within,
       Fit fit,
       List<WeakestLink.Link> links,
+      @Nullable Stack stack,
       List<WayThere> ways,
       List<LoadCurve.At> curve) {}
 
   /** All pockets of an engine. */
-  public record EnginePockets(double toleranceIn, List<PocketView> pockets, List<Position> empty) {}
+  public record EnginePockets(
+      double toleranceIn,
+      List<PocketView> pockets,
+      List<Position> empty,
+      @Nullable Unused unused) {}
+
+  /** Something typed that cannot be used until something else is known. */
+  public enum Unused {
+    /** The engine has boost, but nobody said how wide its intake valves are. */
+    BOOST_WITHOUT_HEAD
+  }
 
   /**
    * Springs to hold beside each other on one engine.
@@ -84,8 +129,7 @@ public class Pockets {
       @Nullable Double topRpm) {}
 
   public EnginePockets of(UUID engineId) {
-    Engine engine = engines.get(engineId).engine();
-    SpringRules.SpringRulesSheet sheet = rules.of(engineId);
+    House house = house(engineId);
     Map<Position, Springs.StoredFitting> fitted = springs.fitted(engineId);
     Map<UUID, Springs.StoredSpring> marks = new HashMap<>();
     springs
@@ -93,9 +137,9 @@ public class Pockets {
         .forEach(s -> marks.put(s.id(), s));
     Map<UUID, SpringType> known = new HashMap<>();
     types.all().forEach(t -> known.put(t.id(), t.type()));
-    List<Position> all = engine.layout().positions();
+    List<Position> all = house.engine().layout().positions();
     return new EnginePockets(
-        tolerance(sheet),
+        tolerance(house.sheet()),
         all.stream()
             .filter(fitted::containsKey)
             .map(
@@ -103,21 +147,22 @@ public class Pockets {
                   Springs.StoredFitting f = Known.in(fitted, p);
                   Springs.StoredSpring spring = Known.in(marks, f.fitting().springId());
                   SpringType type = Known.in(known, spring.spring().typeId());
-                  return pocket(engine, sheet, f, spring, type);
+                  return pocket(house, f, spring, type);
                 })
             .toList(),
-        all.stream().filter(p -> !fitted.containsKey(p)).toList());
+        all.stream().filter(p -> !fitted.containsKey(p)).toList(),
+        house.boostPsi() > 0 && house.sheet().intakeHeadIn() == null
+            ? Unused.BOOST_WITHOUT_HEAD
+            : null);
   }
 
   private static PocketView pocket(
-      Engine engine,
-      SpringRules.SpringRulesSheet sheet,
-      Springs.StoredFitting f,
-      Springs.StoredSpring spring,
-      SpringType type) {
+      House house, Springs.StoredFitting f, Springs.StoredSpring spring, SpringType type) {
     Position p = f.fitting().valve();
-    Optional<Fit.Lift> lift = Fit.Lift.of(engine, p.kind());
-    Fit fit = fit(engine, type, f, sheet);
+    SpringRules.SpringRulesSheet sheet = house.sheet();
+    Optional<Fit.Lift> lift = Fit.Lift.of(house.engine(), p.kind());
+    Double od = spring.spring().odIn();
+    Fit fit = fitAt(house, type, f, od, height(f, type, sheet), 0);
     double gross = lift.map(Fit.Lift::grossIn).orElse(0.0);
     double target = target(p.kind(), type, sheet);
     Double measured = f.fitting().heightIn();
@@ -132,38 +177,54 @@ public class Pockets {
         gross,
         within,
         fit,
-        links(sheet, fit.openLbf(), gross),
-        within ? List.of() : ways(engine, type, f, sheet, target, Objects.requireNonNull(measured)),
+        links(sheet, p.kind(), fit.openLbf(), gross),
+        f.fitting().stack().orElse(null),
+        within
+            ? List.of()
+            : ways(
+                house, type, f, od, target, Objects.requireNonNull(measured), f.fitting().stack()),
         Candidate.drawn(type, Math.max(fit.heightIn(), target), gross));
   }
 
   private static List<WeakestLink.Link> links(
-      SpringRules.SpringRulesSheet sheet, double openLbf, double grossIn) {
-    return WeakestLink.of(sheet.limits(), new WeakestLink.Duty(openLbf, grossIn, sheet.rpm()))
+      SpringRules.SpringRulesSheet sheet, ValveKind kind, double openLbf, double grossIn) {
+    return WeakestLink.of(sheet.limits(kind), new WeakestLink.Duty(openLbf, grossIn, sheet.rpm()))
         .links();
   }
 
+  /**
+   * @param in parts that were in when the height was measured; without them nobody can say what may
+   *     come out
+   */
   private static List<WayThere> ways(
-      Engine engine,
+      House house,
       SpringType type,
       Springs.StoredFitting f,
-      SpringRules.SpringRulesSheet sheet,
+      @Nullable Double od,
       double target,
-      double measured) {
-    return HeightPlan.of(
-            new HeightPlan.Wanted(
-                measured,
-                target,
-                tolerance(sheet),
-                sheet.shims(),
-                sheet.offsets(),
-                sheet.heightSchool() == null
-                    ? HeightPlan.School.FEWEST_PIECES
-                    : sheet.heightSchool()))
-        .ways()
-        .stream()
-        .map(w -> new WayThere(w, fitAt(engine, type, f, w.heightIn())))
-        .toList();
+      double measured,
+      Optional<Stack> in) {
+    SpringRules.SpringRulesSheet sheet = house.sheet();
+    return in.map(
+            stack ->
+                HeightPlan.of(
+                        new HeightPlan.Wanted(
+                            measured,
+                            target,
+                            tolerance(sheet),
+                            sheet.shims(),
+                            sheet.offsets(),
+                            sheet.retainers(),
+                            house.school(),
+                            stack))
+                    .ways()
+                    .stream()
+                    .map(
+                        w ->
+                            new WayThere(
+                                w, fitAt(house, type, f, od, w.heightIn(), w.sealIn(stack))))
+                    .toList())
+        .orElse(List.of());
   }
 
   /** Height wanted at a valve: the team's, or the data sheet's. */
@@ -180,7 +241,7 @@ public class Pockets {
 
   private static boolean within(
       double heightIn, double targetIn, SpringRules.SpringRulesSheet sheet) {
-    return Math.abs(heightIn - targetIn) <= tolerance(sheet) + 1e-9;
+    return Figures.atMost(Math.abs(heightIn - targetIn), tolerance(sheet));
   }
 
   /** Height a spring stands at: measured, or else the one that is wanted. */
@@ -192,18 +253,29 @@ public class Pockets {
 
   /** How a fitted spring stands in its pocket. */
   public static Fit fit(
-      Engine engine, SpringType type, Springs.StoredFitting f, SpringRules.SpringRulesSheet sheet) {
-    return fitAt(engine, type, f, height(f, type, sheet));
+      Engines.Stored engine,
+      SpringType type,
+      Springs.StoredFitting f,
+      @Nullable Double odIn,
+      SpringRules.SpringRulesSheet sheet) {
+    return fitAt(house(engine, sheet), type, f, odIn, height(f, type, sheet), 0);
   }
 
   private static Fit fitAt(
-      Engine engine, SpringType type, Springs.StoredFitting f, double heightIn) {
+      House house,
+      SpringType type,
+      Springs.StoredFitting f,
+      @Nullable Double od,
+      double heightIn,
+      double sealIn) {
     Springs.FittingEntry e = f.fitting();
+    Double gap = e.sealGapIn();
     return Fit.of(
         type,
-        new Fit.Measured(heightIn, e.sealGapIn(), e.pocketIn(), null),
-        Fit.Lift.of(engine, e.valve().kind()),
-        engine.drive().lifter());
+        new Fit.Measured(
+            heightIn, gap == null ? null : gap + sealIn, e.pocketIn(), od, e.coilGapIn(), null),
+        Fit.Lift.of(house.engine(), e.valve().kind()),
+        house.asked(e.valve().kind()));
   }
 
   /**
@@ -216,24 +288,28 @@ public class Pockets {
   /**
    * What a spring does at a measured height of a valve, and the ways where it is out.
    *
+   * @param pieces shims counted under it; other than those on record, nobody can say which they are
    * @return nothing while no spring is on record there, as when the old one was taken out meanwhile
    */
-  public Optional<AtHeight> at(UUID engineId, Position valve, double heightIn, UUID springId) {
-    Engine engine = engines.get(engineId).engine();
-    SpringRules.SpringRulesSheet sheet = rules.of(engineId);
-    SpringType type = types.get(springs.get(springId).spring().typeId()).type();
+  public Optional<AtHeight> at(
+      UUID engineId, Position valve, double heightIn, UUID springId, int pieces) {
+    House house = house(engineId);
+    Springs.StoredSpring spring = springs.get(springId);
+    SpringType type = types.get(spring.spring().typeId()).type();
     Springs.StoredFitting now = springs.fitted(engineId).get(valve);
     if (now == null) {
       return Optional.empty();
     }
-    double target = target(valve.kind(), type, sheet);
+    Double od = spring.spring().odIn();
+    double target = target(valve.kind(), type, house.sheet());
+    Optional<Stack> in = now.fitting().stack().filter(s -> s.shimsIn().size() == pieces);
     return Optional.of(
         new AtHeight(
             heightIn,
-            fitAt(engine, type, now, heightIn),
-            within(heightIn, target, sheet)
+            fitAt(house, type, now, od, heightIn, 0),
+            within(heightIn, target, house.sheet())
                 ? List.of()
-                : ways(engine, type, now, sheet, target, heightIn)));
+                : ways(house, type, now, od, target, heightIn, in)));
   }
 
   /** Each candidate at both kinds of valve. */
@@ -241,28 +317,36 @@ public class Pockets {
     if (asked.sheets().isEmpty() || asked.sheets().size() > 4) {
       throw Refusal.invalid("sheets", "one to four springs are held beside each other");
     }
-    Engine engine = engines.get(engineId).engine();
-    SpringRules.SpringRulesSheet sheet = rules.of(engineId);
-    Map<ValveKind, Double> measured = measured(engineId);
-    return java.util.stream.IntStream.range(0, asked.sheets().size())
+    House house = house(engineId);
+    List<Springs.FittingEntry> fitted =
+        springs.fitted(engineId).values().stream().map(Springs.StoredFitting::fitting).toList();
+    return IntStream.range(0, asked.sheets().size())
         .mapToObj(
             i -> {
               SpringSheet own = asked.sheets().get(i);
               SpringType type = SpringTypes.reading("sheets[" + i + "]", own);
               Map<ValveKind, Candidate.Asked> at = new HashMap<>();
               for (ValveKind kind : ValveKind.values()) {
-                at.put(
-                    kind,
-                    asked(engine, kind, asked, measured.get(kind), target(kind, type, sheet)));
+                double target = target(kind, type, house.sheet());
+                at.put(kind, asked(house, kind, asked, target, there(fitted, kind)));
               }
-              double rpm = asked.topRpm() == null ? sheet.rpm() : asked.topRpm();
-              return Candidate.of(own, type, engine, at, sheet.limits(), rpm);
+              double rpm = asked.topRpm() == null ? house.sheet().rpm() : asked.topRpm();
+              return Candidate.of(own, type, house.engine(), at, house.sheet().fit(), rpm);
             })
         .toList();
   }
 
+  private static List<Springs.FittingEntry> there(
+      List<Springs.FittingEntry> fitted, ValveKind kind) {
+    return fitted.stream().filter(f -> f.valve().kind() == kind).toList();
+  }
+
   private static Candidate.Asked asked(
-      Engine engine, ValveKind kind, Candidates c, @Nullable Double measuredIn, double targetIn) {
+      House house,
+      ValveKind kind,
+      Candidates c,
+      double targetIn,
+      List<Springs.FittingEntry> there) {
     boolean intake = kind == ValveKind.INTAKE;
     Double height = intake ? c.heightIntakeIn() : c.heightExhaustIn();
     Double lift = intake ? c.liftIntakeIn() : c.liftExhaustIn();
@@ -276,23 +360,20 @@ public class Pockets {
           intake ? "liftIntakeIn" : "liftExhaustIn", "a valve's lift lies between 0 and 1.5 in");
     }
     return new Candidate.Asked(
-        height != null ? height : measuredIn != null ? measuredIn : targetIn,
+        height != null
+            ? height
+            : figures(there, Springs.FittingEntry::heightIn).average().orElse(targetIn),
         lift == null
-            ? Fit.Lift.of(engine, kind)
-            : Optional.of(Fit.Lift.ofGross(engine, kind, lift)));
+            ? Fit.Lift.of(house.engine(), kind)
+            : Optional.of(Fit.Lift.ofGross(house.engine(), kind, lift)),
+        figures(there, Springs.FittingEntry::sealGapIn).boxed().min(Double::compare).orElse(null),
+        figures(there, Springs.FittingEntry::pocketIn).boxed().toList(),
+        house.boostLbf(kind),
+        house.sheet().limits(kind));
   }
 
-  /** Mean of the heights measured at each kind of valve. */
-  private Map<ValveKind, Double> measured(UUID engineId) {
-    Map<ValveKind, Double> mean = new HashMap<>();
-    for (ValveKind kind : ValveKind.values()) {
-      springs.fitted(engineId).values().stream()
-          .map(Springs.StoredFitting::fitting)
-          .filter(f -> f.valve().kind() == kind && f.heightIn() != null)
-          .mapToDouble(f -> Objects.requireNonNull(f.heightIn()))
-          .average()
-          .ifPresent(h -> mean.put(kind, h));
-    }
-    return mean;
+  private static DoubleStream figures(
+      List<Springs.FittingEntry> there, Function<Springs.FittingEntry, @Nullable Double> of) {
+    return there.stream().map(of).filter(Objects::nonNull).mapToDouble(v -> v);
   }
 }

@@ -21,6 +21,7 @@ import shim.core.engine.Lifter;
 import shim.core.engine.Problem;
 import shim.core.spring.Candidate;
 import shim.core.spring.Fit;
+import shim.core.spring.FitLimits;
 import shim.core.spring.HeightPlan;
 import shim.core.spring.SpringCheck;
 import shim.core.spring.SpringSheet;
@@ -54,7 +55,9 @@ class SpringController {
       @NotNull SpringSheet sheet,
       @NotNull Fit.Measured measured,
       Fit.@Nullable Lift lift,
-      @NotNull Lifter lifter) {}
+      @NotNull Lifter lifter,
+      FitLimits.@Nullable Sheet limits,
+      @Nullable Double boostLbf) {}
 
   /** Limits of the chain and what is asked of it. */
   record LinkRequest(@NotNull List<WeakestLink.Limit> limits, WeakestLink.@NotNull Duty duty) {}
@@ -66,7 +69,8 @@ class SpringController {
       @NotNull List<SpringSort.Pocket> pockets,
       double targetIn,
       double toleranceIn,
-      @NotNull List<Double> shimsIn) {}
+      @NotNull List<Double> shimsIn,
+      FitLimits.@Nullable Sheet limits) {}
 
   @GetMapping("/api/spring-types")
   List<SpringTypes.StoredType> springTypes() {
@@ -173,7 +177,10 @@ class SpringController {
         SpringTypes.reading("sheet", r.sheet()),
         r.measured(),
         Optional.ofNullable(r.lift()),
-        r.lifter());
+        new Fit.Asked(
+            r.lifter(),
+            (r.limits() == null ? FitLimits.Sheet.BLANK : r.limits()).read(),
+            r.boostLbf() == null ? 0 : r.boostLbf()));
   }
 
   /** The part of the chain nearest to its limit. */
@@ -192,6 +199,7 @@ class SpringController {
             r.targetIn(),
             r.toleranceIn(),
             r.shimsIn(),
-            SpringTypes.reading("sheet", r.sheet()).curve()));
+            SpringTypes.reading("sheet", r.sheet()).curve(),
+            (r.limits() == null ? FitLimits.Sheet.BLANK : r.limits()).read().play()));
   }
 }

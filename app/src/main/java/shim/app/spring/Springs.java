@@ -11,6 +11,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
@@ -27,6 +28,7 @@ import shim.app.record.Maybe;
 import shim.app.record.Small;
 import shim.core.engine.Position;
 import shim.core.running.PartHours;
+import shim.core.spring.Stack;
 
 /** Springs by their marks, and where each is or was fitted; all history stays with the spring. */
 @Service
@@ -69,6 +71,7 @@ public class Springs {
    * A spring put in.
    *
    * @param shims stack from the bottom, as written
+   * @param coilGapIn between the two lowest coils at full lift, by feeler
    */
   public record FittingEntry(
       @NotNull UUID springId,
@@ -85,6 +88,7 @@ public class Springs {
       @Size(max = 40, message = "40 letters at most") @Nullable String locator,
       @Small @Nullable Double sealGapIn,
       @DecimalMin("0.1") @DecimalMax("5") @Nullable Double pocketIn,
+      @Small @Nullable Double coilGapIn,
       @Initials String hand,
       @Size(max = 400, message = "400 letters at most") @Nullable String why) {
     /** A spring that goes in with nothing noted of the parts around it. */
@@ -98,7 +102,12 @@ public class Springs {
         String why) {
       return new FittingEntry(
           springId, engineId, valve, fromHours, null, null, null, heightIn, null, null, null, null,
-          null, null, hand, why);
+          null, null, null, hand, why);
+    }
+
+    /** What is under and over the spring, as far as anybody can tell. */
+    Optional<Stack> stack() {
+      return Stack.read(shims, locks, retainer);
     }
 
     private Fittings.Stay stay() {
@@ -171,6 +180,7 @@ public class Springs {
     row.locator = entry.locator();
     row.sealGapIn = entry.sealGapIn();
     row.pocketIn = entry.pocketIn();
+    row.coilGapIn = entry.coilGapIn();
     fittings.saveAndFlush(row);
   }
 
@@ -278,6 +288,7 @@ public class Springs {
             f.locator,
             f.sealGapIn,
             f.pocketIn,
+            f.coilGapIn,
             f.hand,
             f.why));
   }

@@ -6,7 +6,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.Position;
 import shim.core.unit.Figures;
@@ -62,16 +61,7 @@ public record JobPlan(
       String newSpring,
       boolean newSeal,
       int shims,
-      Height height) {
-
-    /** Pieces in a stack as it is written: figures one after another. */
-    public static int pieces(@Nullable String stack) {
-      return stack == null
-          ? 0
-          : (int)
-              Stream.of(stack.strip().split("[\\s+;]+")).filter(s -> s.matches(".*\\d.*")).count();
-    }
-  }
+      Height height) {}
 
   /** Installed height that is wanted, inch, and the range of the gauge at hand. */
   public record Height(

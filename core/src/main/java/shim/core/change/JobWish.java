@@ -14,6 +14,7 @@ import shim.core.engine.Engine;
 import shim.core.engine.Lifter;
 import shim.core.engine.Position;
 import shim.core.engine.PreloadSpec;
+import shim.core.spring.Stack;
 import shim.core.unit.Known;
 
 /**
@@ -178,7 +179,7 @@ public record JobWish(
         kind == JobPlan.Kind.ASSEMBLE ? "" : pocket.mark(),
         next == null ? pocket.mark() : next.mark(),
         w.newSeal(),
-        JobPlan.Work.pieces(pocket.shims()),
+        Stack.count(pocket.shims()),
         new JobPlan.Height(
             pocket.targetIn(), shop.toleranceIn(), shop.gaugeLowIn(), shop.gaugeHighIn()));
   }

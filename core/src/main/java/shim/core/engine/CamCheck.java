@@ -214,7 +214,7 @@ final class CamCheck {
     if (lift.isEmpty() || drive == null) {
       return Optional.empty();
     }
-    double lobe = atValve ? lift.get() / drive.ratio(kind) : lift.get();
+    double lobe = atValve ? lift.get() / cardRatio(kind, sheet, drive) : lift.get();
     if (!atValve && lobe > 0.6) {
       problems.ask(
           field,
@@ -222,5 +222,23 @@ final class CamCheck {
           Problems.text(lobe));
     }
     return Optional.of(lobe);
+  }
+
+  /** A card's lift at the valve belongs to the card's ratio, not to this engine's. */
+  private double cardRatio(ValveKind kind, CamSheet sheet, Engine.Drive drive) {
+    boolean in = kind == ValveKind.INTAKE;
+    boolean own = !in && sheet.cardRatioExhaust() != null;
+    String field = own ? "cam.cardRatioExhaust" : "cam.cardRatioIntake";
+    Double typed = own ? sheet.cardRatioExhaust() : sheet.cardRatioIntake();
+    if (typed == null && in) {
+      problems.ask(
+          field,
+          "a lift at the valve belongs to the card's own rocker ratio: which is it? Until it is"
+              + " known it is taken as %s, this engine's",
+          Problems.text(drive.ratio(kind)));
+    }
+    return problems
+        .optional(field, typed, "a card's rocker ratio", 0.8, 2.5, "")
+        .orElse(drive.ratio(kind));
   }
 }

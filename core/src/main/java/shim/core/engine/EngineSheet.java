@@ -114,6 +114,9 @@ public record EngineSheet(
 
   /**
    * @param liftAt whether the lifts are the lobe's or the gross lift at the valve
+   * @param cardRatioIntake rocker ratio with which the card reckons a lift at the valve; blank
+   *     takes the engine's own and asks
+   * @param cardRatioExhaust blank takes the intake's
    * @param lashState state in which the lash figures apply
    */
   public record CamSheet(
@@ -130,7 +133,9 @@ public record EngineSheet(
       @Nullable Double lashExhaustIn,
       @Nullable Double floorIntakeIn,
       @Nullable Double floorExhaustIn,
-      @Nullable HeatState lashState) {}
+      @Nullable HeatState lashState,
+      @Nullable Double cardRatioIntake,
+      @Nullable Double cardRatioExhaust) {}
 
   /**
    * @param rampMarginDeg margin a side kept from the card's duration; blank takes the usual one

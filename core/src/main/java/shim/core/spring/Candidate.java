@@ -1,6 +1,7 @@
 package shim.core.spring;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -48,8 +49,38 @@ public record Candidate(
    */
   public record OuterAlone(double share, double rateLbfPerIn) {}
 
-  /** Installed height at a kind of valve, and its lift where known. */
-  public record Asked(double heightIn, Optional<Fit.Lift> lift) {}
+  /**
+   * What a kind of valve has room for.
+   *
+   * @param heightIn installed height
+   * @param sealGapIn least measured gap of retainer and seal, valve closed; null where none was
+   * @param pocketsIn every diameter measured
+   * @param boostLbf what boost takes off the closed valve's load
+   * @param links limits of the parts at these valves
+   */
+  public record Asked(
+      double heightIn,
+      Optional<Fit.Lift> lift,
+      @Nullable Double sealGapIn,
+      List<Double> pocketsIn,
+      double boostLbf,
+      List<WeakestLink.Limit> links) {
+    public Asked {
+      pocketsIn = List.copyOf(pocketsIn);
+      links = List.copyOf(links);
+    }
+
+    /** The pocket in which a spring of this width stands worst. */
+    private @Nullable Double worst(SpringType type, FitLimits limits) {
+      return type.odIn().isEmpty()
+          ? null
+          : pocketsIn.stream()
+              .max(
+                  Comparator.comparing(
+                      (Double p) -> PocketPlay.of(p - type.odIn().get(), limits.play())))
+              .orElse(null);
+    }
+  }
 
   public Candidate {
     kinds = List.copyOf(kinds);
@@ -60,20 +91,23 @@ public record Candidate(
       SpringType type,
       Engine engine,
       Map<ValveKind, Asked> asked,
-      List<WeakestLink.Limit> limits,
+      FitLimits limits,
       double topRpm) {
     List<AtKind> kinds = new ArrayList<>();
     for (ValveKind kind : ValveKind.values()) {
       Asked at = Known.in(asked, kind);
-      Fit.Measured measured = new Fit.Measured(at.heightIn(), null, null, null);
-      Fit fit = Fit.of(type, measured, at.lift(), engine.drive().lifter());
+      Fit.Measured measured =
+          new Fit.Measured(at.heightIn(), at.sealGapIn(), at.worst(type, limits), null, null, null);
+      Fit.Asked wanted = new Fit.Asked(engine.drive().lifter(), limits, at.boostLbf());
+      Fit fit = Fit.of(type, measured, at.lift(), wanted);
       double gross = at.lift().map(Fit.Lift::grossIn).orElse(0.0);
       kinds.add(
           new AtKind(
               kind,
               gross,
               fit,
-              WeakestLink.of(limits, new WeakestLink.Duty(fit.openLbf(), gross, topRpm)).links(),
+              WeakestLink.of(at.links(), new WeakestLink.Duty(fit.openLbf(), gross, topRpm))
+                  .links(),
               drawn(type, at.heightIn(), gross)));
     }
     return new Candidate(type.name(), type.curve().rateLbfPerIn(), kinds, outer(sheet, type));

@@ -40,8 +40,8 @@ public record Fit(
   /** What can be said of a fit. */
   public enum Code implements Said.Code {
     UNDER_BIND("heightIn", "bindIn"),
-    NEAR_BIND("clearanceIn"),
-    CLOSE_TO_BIND("clearanceIn"),
+    NEAR_BIND("clearanceIn", "leastIn"),
+    CLOSE_TO_BIND("clearanceIn", "leastIn"),
     FAR_FROM_BIND("clearanceIn"),
     MEETS_SEAL("clearanceIn"),
     CLOSE_TO_SEAL("clearanceIn"),
@@ -54,7 +54,9 @@ public record Fit(
     SEAT_WITH_FLAT("loadLbf", "lowLbf", "highLbf"),
     OPEN_WITH_ROLLER("loadLbf", "highLbf"),
     OPEN_WITH_FLAT("loadLbf", "highLbf"),
-    OVER_ITS_LIFT("mostIn");
+    OVER_ITS_LIFT("mostIn"),
+    COILS_CLOSE("gapIn", "leastIn"),
+    BOOST_TAKES("takesLbf", "leftLbf");
 
     private final Said.Form form;
 
@@ -74,13 +76,30 @@ public record Fit(
    * @param heightIn installed height
    * @param sealGapIn retainer to seal, valve closed
    * @param pocketIn diameter of pocket or locator
+   * @param odIn of this very spring; blank takes its sheet's
+   * @param coilGapIn between the two lowest coils at full lift, by feeler
    * @param statedClearanceIn bind clearance someone states or measured
    */
   public record Measured(
       double heightIn,
       @Nullable Double sealGapIn,
       @Nullable Double pocketIn,
+      @Nullable Double odIn,
+      @Nullable Double coilGapIn,
       @Nullable Double statedClearanceIn) {}
+
+  /**
+   * What is asked of a spring at a valve.
+   *
+   * @param boostLbf what the pressure in the port takes off the closed valve's load; zero without
+   *     boost
+   */
+  public record Asked(Lifter lifter, FitLimits limits, double boostLbf) {
+    /** With the usual limits and without boost. */
+    public static Asked usual(Lifter lifter) {
+      return new Asked(lifter, FitLimits.USUAL, 0);
+    }
+  }
 
   /** Lift at the valve, inch. */
   public record Lift(double grossIn, double netIn) {
@@ -99,16 +118,8 @@ public record Fit(
     }
   }
 
-  /** Usual racing minimum for bind; some accept 0.040. Common practice, no source. */
-  private static final double BIND_IN = 0.060;
-
-  private static final double BIND_SOME_IN = 0.040;
-
-  /** More gives away surge damping. Common practice, no source. */
+  /** More gives away surge damping of springs that rub on each other. Practice, no source. */
   private static final double BIND_LOOSE_IN = 0.150;
-
-  /** Common practice, no source. */
-  private static final double SEAL_IN = 0.050;
 
   public Fit {
     remarks = List.copyOf(remarks);
@@ -126,51 +137,65 @@ public record Fit(
   }
 
   /** Looks at one valve. */
-  public static Fit of(SpringType type, Measured at, Optional<Lift> lift, Lifter lifter) {
+  public static Fit of(SpringType type, Measured at, Optional<Lift> lift, Asked asked) {
     double h = at.heightIn();
+    FitLimits limits = asked.limits();
     List<Remark> remarks = new ArrayList<>();
     Optional<Double> bind = type.bindIn().flatMap(b -> lift.map(l -> h - l.grossIn() - b));
     Optional<Double> seal =
         Optional.ofNullable(at.sealGapIn()).flatMap(g -> lift.map(l -> g - l.grossIn()));
     Optional<Double> play =
-        Optional.ofNullable(at.pocketIn()).flatMap(p -> type.odIn().map(d -> p - d));
+        Optional.ofNullable(at.pocketIn())
+            .flatMap(p -> Optional.ofNullable(at.odIn()).or(type::odIn).map(d -> p - d));
     double seat = type.curve().loadAt(h);
     double open = type.curve().loadAt(h - lift.map(Lift::netIn).orElse(0.0));
     type.bindIn().filter(b -> Figures.atMost(h, b)).ifPresent(b -> remarks.add(underBind(h, b)));
-    bind.ifPresent(c -> bindRemark(c, remarks));
-    seal.ifPresent(c -> sealRemark(c, remarks));
-    play.ifPresent(p -> playRemark(p, remarks));
+    bind.ifPresent(c -> bindRemark(c, limits, type.form().nested(), remarks));
+    Optional.ofNullable(at.coilGapIn())
+        .filter(g -> Figures.below(g, limits.coilGapIn()))
+        .ifPresent(g -> remarks.add(say(Weight.ASK, Code.COILS_CLOSE, g, limits.coilGapIn())));
+    seal.ifPresent(c -> sealRemark(c, limits.sealIn(), remarks));
+    play.ifPresent(p -> playRemark(p, limits.play(), remarks));
     statedRemark(bind, at.statedClearanceIn(), remarks);
-    bandRemarks(Band.of(lifter), seat, open, lifter, remarks);
+    double held = seat - asked.boostLbf();
+    if (Figures.above(asked.boostLbf(), 0)) {
+      remarks.add(say(Weight.KNOW, Code.BOOST_TAKES, asked.boostLbf(), held));
+    }
+    bandRemarks(seat, held, open, asked.lifter(), remarks);
     lift.flatMap(l -> type.maxLiftIn().filter(m -> Figures.above(l.grossIn(), m)))
         .ifPresent(m -> remarks.add(say(Weight.STOP, Code.OVER_ITS_LIFT, m)));
     return new Fit(h, seat, open, type.curve().rateAt(h), bind, seal, play, remarks);
+  }
+
+  /** What boost takes off the load of a closed intake valve, lbf. */
+  public static double boostLbf(double boostPsi, double headIn) {
+    return boostPsi * Math.PI / 4 * headIn * headIn;
   }
 
   private static Remark underBind(double heightIn, double bindIn) {
     return say(Weight.STOP, Code.UNDER_BIND, heightIn, bindIn);
   }
 
-  private static void bindRemark(double c, List<Remark> remarks) {
-    if (Figures.below(c, BIND_SOME_IN)) {
-      remarks.add(say(Weight.STOP, Code.NEAR_BIND, c));
-    } else if (Figures.below(c, BIND_IN)) {
-      remarks.add(say(Weight.ASK, Code.CLOSE_TO_BIND, c));
-    } else if (Figures.above(c, BIND_LOOSE_IN)) {
+  private static void bindRemark(double c, FitLimits limits, boolean nested, List<Remark> remarks) {
+    if (Figures.below(c, limits.bindStopIn())) {
+      remarks.add(say(Weight.STOP, Code.NEAR_BIND, c, limits.bindStopIn()));
+    } else if (Figures.below(c, limits.bindIn())) {
+      remarks.add(say(Weight.ASK, Code.CLOSE_TO_BIND, c, limits.bindIn()));
+    } else if (nested && Figures.above(c, BIND_LOOSE_IN)) {
       remarks.add(say(Weight.KNOW, Code.FAR_FROM_BIND, c));
     }
   }
 
-  private static void sealRemark(double c, List<Remark> remarks) {
+  private static void sealRemark(double c, double least, List<Remark> remarks) {
     if (Figures.atMost(c, 0)) {
       remarks.add(say(Weight.STOP, Code.MEETS_SEAL, c));
-    } else if (Figures.below(c, SEAL_IN)) {
+    } else if (Figures.below(c, least)) {
       remarks.add(say(Weight.ASK, Code.CLOSE_TO_SEAL, c));
     }
   }
 
-  private static void playRemark(double p, List<Remark> remarks) {
-    switch (PocketPlay.of(p)) {
+  private static void playRemark(double p, PocketPlay.Bounds bounds, List<Remark> remarks) {
+    switch (PocketPlay.of(p, bounds)) {
       case WIDER -> remarks.add(say(Weight.STOP, Code.WIDER_THAN_POCKET, -p));
       case SNUG -> remarks.add(say(Weight.ASK, Code.LITTLE_PLAY, p));
       case MUCH -> remarks.add(say(Weight.ASK, Code.MUCH_PLAY, p));
@@ -188,15 +213,17 @@ public record Fit(
     }
   }
 
+  /** Too much by the spring's own load, too little by what boost leaves of it. */
   private static void bandRemarks(
-      Band band, double seat, double open, Lifter lifter, List<Remark> remarks) {
+      double seat, double held, double open, Lifter lifter, List<Remark> remarks) {
     boolean roller = lifter.roller();
-    if (Figures.below(seat, band.seatLowLbf()) || Figures.above(seat, band.seatHighLbf())) {
+    Band band = Band.of(lifter);
+    if (Figures.below(held, band.seatLowLbf()) || Figures.above(seat, band.seatHighLbf())) {
       remarks.add(
           say(
               Weight.KNOW,
               roller ? Code.SEAT_WITH_ROLLER : Code.SEAT_WITH_FLAT,
-              seat,
+              Figures.below(held, band.seatLowLbf()) ? held : seat,
               band.seatLowLbf(),
               band.seatHighLbf()));
     }

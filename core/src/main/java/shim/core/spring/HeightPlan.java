@@ -2,8 +2,13 @@ package shim.core.spring;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import shim.core.unit.Figures;
 
 /**
  * How to bring a spring to its installed height: every way worth having, the best first.
@@ -13,7 +18,6 @@ import java.util.Locale;
 public record HeightPlan(List<Way> ways) {
   private static final int MOST_PIECES = 3;
   private static final int MOST_WAYS = 8;
-  private static final double SAME = 1e-6;
 
   /** Schools of shimming. */
   public enum School {
@@ -29,6 +33,8 @@ public record HeightPlan(List<Way> ways) {
     SHIMS,
     LOCKS,
     LOCKS_AND_SHIMS,
+    /** Another retainer, with what else it takes. */
+    RETAINER,
     MACHINE_LOCATOR,
     ONE_MADE_PIECE
   }
@@ -36,9 +42,12 @@ public record HeightPlan(List<Way> ways) {
   /**
    * One way.
    *
-   * @param shimsIn from the bottom, thinnest first: the load sits on the top one and warps a thin
-   *     one
-   * @param lockIn offset of the locks; above zero raises the retainer
+   * @param shimsIn all that is under the spring then, from the bottom, thinnest first: the load
+   *     sits on the top one and warps a thin one
+   * @param takeOutIn pieces of what is in that come out
+   * @param putInIn pieces that go in
+   * @param lockIn offset of the locks then; above zero raises the retainer
+   * @param retainerIn what the retainer adds then
    * @param machineIn taken off the locator or pocket
    * @param heightIn height it gives
    * @param offIn height over target
@@ -46,28 +55,40 @@ public record HeightPlan(List<Way> ways) {
   public record Way(
       Kind kind,
       List<Double> shimsIn,
+      List<Double> takeOutIn,
+      List<Double> putInIn,
       double lockIn,
+      double retainerIn,
       double machineIn,
       double heightIn,
       double offIn,
       boolean within) {
     public Way {
       shimsIn = List.copyOf(shimsIn);
+      takeOutIn = List.copyOf(takeOutIn);
+      putInIn = List.copyOf(putInIn);
     }
 
     public int pieces() {
       return shimsIn.size();
+    }
+
+    /** How much further the retainer stands from the seal than with the parts that were in. */
+    public double sealIn(Stack was) {
+      return lockIn - was.lockIn();
     }
   }
 
   /**
    * What is asked.
    *
-   * @param measuredIn height without any shim
+   * @param measuredIn height with the parts that are in
    * @param targetIn wanted height
    * @param toleranceIn each way
    * @param stockIn shim thicknesses to be had
    * @param locksIn offsets of locks to be had beside the plain ones, such as −0.050 and 0.050
+   * @param retainersIn what other retainers to be had would add
+   * @param in parts that are in; blank is a bare pocket with plain locks
    */
   public record Wanted(
       double measuredIn,
@@ -75,10 +96,14 @@ public record HeightPlan(List<Way> ways) {
       double toleranceIn,
       List<Double> stockIn,
       List<Double> locksIn,
-      School school) {
+      @Nullable List<Double> retainersIn,
+      School school,
+      @Nullable Stack in) {
     public Wanted {
-      stockIn = stockIn.stream().filter(s -> s > 0).distinct().sorted().toList();
+      stockIn = stockIn.stream().filter(s -> s > 0).map(Stack::fine).distinct().sorted().toList();
       locksIn = List.copyOf(locksIn);
+      retainersIn = retainersIn == null ? List.of() : List.copyOf(retainersIn);
+      in = in == null ? Stack.PLAIN : in;
       if (!(measuredIn > 0.5 && measuredIn < 6 && targetIn > 0.5 && targetIn < 6)) {
         throw new IllegalArgumentException(
             String.format(
@@ -91,6 +116,19 @@ public record HeightPlan(List<Way> ways) {
         throw new IllegalArgumentException("a height tolerance lies between 0 and 0.2 in");
       }
     }
+
+    Stack stack() {
+      return in == null ? Stack.PLAIN : in;
+    }
+
+    List<Double> others() {
+      return retainersIn == null ? List.of() : retainersIn;
+    }
+
+    /** Height of the bare pocket with plain locks and the usual retainer. */
+    double bareIn() {
+      return measuredIn + stack().takesIn();
+    }
   }
 
   public HeightPlan {
@@ -99,21 +137,22 @@ public record HeightPlan(List<Way> ways) {
 
   /** All ways, ranked by school. */
   public static HeightPlan of(Wanted w) {
+    Stack in = w.stack();
     List<Way> ways = new ArrayList<>();
-    List<Double> locks = new ArrayList<>(List.of(0.0));
-    locks.addAll(w.locksIn());
-    for (double lock : locks) {
-      stacks(w, lock, new ArrayList<>(), 0, ways);
+    for (double lock : offers(in.lockIn(), 0, w.locksIn())) {
+      for (double retainer : offers(in.retainerIn(), in.retainerIn(), w.others())) {
+        stacks(w, lock, retainer, new ArrayList<>(), 0, ways);
+      }
     }
-    double tall = w.measuredIn() - w.targetIn();
-    if (tall > SAME) {
-      ways.add(way(w, Kind.ONE_MADE_PIECE, List.of(round(tall)), 0, 0));
-    } else if (tall < -SAME) {
-      ways.add(way(w, Kind.MACHINE_LOCATOR, List.of(), 0, round(-tall)));
+    double over = w.bareIn() + in.lockIn() + in.retainerIn() - w.targetIn();
+    if (Figures.above(over, 0)) {
+      ways.add(way(w, new Stack(List.of(Stack.fine(over)), in.lockIn(), in.retainerIn()), 0));
+    } else if (Figures.below(over, 0)) {
+      ways.add(way(w, new Stack(List.of(), in.lockIn(), in.retainerIn()), Stack.fine(-over)));
     }
     ways.sort(ranking(w.school()));
-    List<Way> within = ways.stream().filter(Way::within).limit(MOST_WAYS).toList();
-    return new HeightPlan(within.isEmpty() ? ways.stream().limit(3).toList() : within);
+    List<Way> within = ways.stream().distinct().filter(Way::within).limit(MOST_WAYS).toList();
+    return new HeightPlan(within.isEmpty() ? ways.stream().distinct().limit(3).toList() : within);
   }
 
   /**
@@ -121,37 +160,88 @@ public record HeightPlan(List<Way> ways) {
    */
   static List<Way> withStock(Wanted w) {
     List<Way> ways = new ArrayList<>();
-    stacks(w, 0, new ArrayList<>(), 0, ways);
+    stacks(w, w.stack().lockIn(), w.stack().retainerIn(), new ArrayList<>(), 0, ways);
     ways.sort(Comparator.comparing((Way way) -> Math.abs(way.offIn())).thenComparing(Way::pieces));
     return ways;
   }
 
-  private static void stacks(Wanted w, double lock, List<Double> stack, int from, List<Way> ways) {
-    Kind kind =
-        lock == 0
-            ? stack.isEmpty() ? Kind.AS_IT_IS : Kind.SHIMS
-            : stack.isEmpty() ? Kind.LOCKS : Kind.LOCKS_AND_SHIMS;
-    ways.add(way(w, kind, stack, lock, 0));
-    if (stack.size() < MOST_PIECES) {
-      for (int i = from; i < w.stockIn().size(); i++) {
-        stack.add(w.stockIn().get(i));
-        stacks(w, lock, stack, i, ways);
-        stack.remove(stack.size() - 1);
+  private static Set<Double> offers(double in, double usual, List<Double> more) {
+    Set<Double> all = new LinkedHashSet<>(List.of(in, usual));
+    all.addAll(more);
+    return all;
+  }
+
+  /** Every stack of what is to hand and what is in; of an odd piece there is only what is in. */
+  private static void stacks(
+      Wanted w, double lock, double retainer, List<Double> stack, int from, List<Way> ways) {
+    ways.add(way(w, new Stack(stack, lock, retainer), 0));
+    List<Double> in = w.stack().shimsIn();
+    List<Double> pieces =
+        Stream.concat(w.stockIn().stream(), in.stream()).distinct().sorted().toList();
+    if (stack.size() < Math.max(MOST_PIECES, in.size())) {
+      for (int i = from; i < pieces.size(); i++) {
+        double piece = pieces.get(i);
+        if (w.stockIn().contains(piece) || count(stack, piece) < count(in, piece)) {
+          stack.add(piece);
+          stacks(w, lock, retainer, stack, i, ways);
+          stack.remove(stack.size() - 1);
+        }
       }
     }
   }
 
-  private static Way way(Wanted w, Kind kind, List<Double> shims, double lock, double machine) {
-    double height = w.measuredIn() + lock + machine - shims.stream().mapToDouble(s -> s).sum();
+  private static long count(List<Double> pieces, double piece) {
+    return pieces.stream().filter(p -> p == piece).count();
+  }
+
+  private static Way way(Wanted w, Stack then, double machine) {
+    double height = w.bareIn() - then.takesIn() + machine;
     double off = height - w.targetIn();
-    boolean within = Math.abs(off) <= w.toleranceIn() + SAME;
-    return new Way(kind, shims, lock, machine, round(height), round(off), within);
+    List<Double> out = without(w.stack().shimsIn(), then.shimsIn());
+    List<Double> put = without(then.shimsIn(), w.stack().shimsIn());
+    return new Way(
+        kind(w, then, machine, !(out.isEmpty() && put.isEmpty())),
+        then.shimsIn(),
+        out,
+        put,
+        then.lockIn(),
+        then.retainerIn(),
+        machine,
+        Stack.fine(height),
+        Stack.fine(off),
+        Figures.atMost(Math.abs(off), w.toleranceIn()));
+  }
+
+  private static Kind kind(Wanted w, Stack then, double machine, boolean shims) {
+    boolean locks = then.lockIn() != w.stack().lockIn();
+    if (machine > 0) {
+      return Kind.MACHINE_LOCATOR;
+    }
+    if (then.retainerIn() != w.stack().retainerIn()) {
+      return Kind.RETAINER;
+    }
+    if (then.shimsIn().stream()
+        .anyMatch(s -> !w.stockIn().contains(s) && !w.stack().shimsIn().contains(s))) {
+      return Kind.ONE_MADE_PIECE;
+    }
+    if (locks) {
+      return shims ? Kind.LOCKS_AND_SHIMS : Kind.LOCKS;
+    }
+    return shims ? Kind.SHIMS : Kind.AS_IT_IS;
+  }
+
+  /** What is left of pieces when others are taken away, one by one. */
+  private static List<Double> without(List<Double> pieces, List<Double> others) {
+    List<Double> left = new ArrayList<>(pieces);
+    others.forEach(left::remove);
+    return left;
   }
 
   private static Comparator<Way> ranking(School school) {
     Comparator<Way> made =
         Comparator.comparing(w -> w.kind() == Kind.ONE_MADE_PIECE ? 0 : w.pieces() > 1 ? 2 : 1);
     Comparator<Way> work = Comparator.comparingInt(w -> effort(w));
+    Comparator<Way> moved = Comparator.comparing(w -> w.takeOutIn().size() + w.putInIn().size());
     Comparator<Way> off = Comparator.comparingDouble(w -> Math.abs(w.offIn()));
     Comparator<Way> first =
         school == School.ONE_PIECE ? made : Comparator.comparingInt(Way::pieces);
@@ -159,6 +249,7 @@ public record HeightPlan(List<Way> ways) {
         .thenComparing(w -> w.within() ? 0 : Math.abs(w.offIn()))
         .thenComparing(first)
         .thenComparing(work)
+        .thenComparing(moved)
         .thenComparing(off);
   }
 
@@ -168,12 +259,9 @@ public record HeightPlan(List<Way> ways) {
       case SHIMS -> 1;
       case LOCKS -> 2;
       case LOCKS_AND_SHIMS -> 3;
-      case ONE_MADE_PIECE -> 4;
-      case MACHINE_LOCATOR -> 5;
+      case RETAINER -> 4;
+      case ONE_MADE_PIECE -> 5;
+      case MACHINE_LOCATOR -> 6;
     };
-  }
-
-  private static double round(double v) {
-    return Math.round(v * 1e6) / 1e6;
   }
 }

@@ -38,7 +38,15 @@ public record SpringSheet(
     DUAL_WITH_DAMPER,
     TRIPLE,
     BEEHIVE,
-    CONICAL
+    CONICAL;
+
+    /** Springs inside each other, which rub and so damp surge near bind. */
+    public boolean nested() {
+      return switch (this) {
+        case DUAL, DUAL_WITH_DAMPER, TRIPLE -> true;
+        case SINGLE, SINGLE_WITH_DAMPER, BEEHIVE, CONICAL -> false;
+      };
+    }
   }
 
   /** One printed load. */

@@ -48,7 +48,12 @@ public record SpringSort(Outcome chosen, Outcome asTheyCame) {
   public record Pocket(Position position, double heightIn, double diameterIn) {}
 
   /** What is wanted of all. */
-  public record Wanted(double targetIn, double toleranceIn, List<Double> shimsIn, LoadCurve curve) {
+  public record Wanted(
+      double targetIn,
+      double toleranceIn,
+      List<Double> shimsIn,
+      LoadCurve curve,
+      PocketPlay.Bounds play) {
     public Wanted {
       shimsIn = List.copyOf(shimsIn);
     }
@@ -108,7 +113,9 @@ public record SpringSort(Outcome chosen, Outcome asTheyCame) {
    */
   private static Placed best(Boxed spring, Pocket pocket, Wanted w, double aim) {
     PocketPlay play =
-        pocket.diameterIn() <= 0 ? null : PocketPlay.of(pocket.diameterIn() - spring.odIn());
+        pocket.diameterIn() <= 0
+            ? null
+            : PocketPlay.of(pocket.diameterIn() - spring.odIn(), w.play());
     return HeightPlan.withStock(
             new HeightPlan.Wanted(
                 pocket.heightIn(),
@@ -116,7 +123,9 @@ public record SpringSort(Outcome chosen, Outcome asTheyCame) {
                 w.toleranceIn(),
                 w.shimsIn(),
                 List.of(),
-                HeightPlan.School.FEWEST_PIECES))
+                null,
+                HeightPlan.School.FEWEST_PIECES,
+                null))
         .stream()
         .map(way -> placed(spring, pocket, w, way, play))
         .min(Comparator.comparingDouble(p -> cost(p, w, aim)))

@@ -1,10 +1,13 @@
 package shim.core.spring;
 
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import shim.core.unit.Figures;
 
 /**
  * Which part of a valve's chain carries least: each with a largest open spring load, valve lift or
@@ -37,9 +40,33 @@ public record WeakestLink(List<Link> links) {
     }
   }
 
+  /** Stock rotators are not for more open load. Common practice, no source. */
+  private static final double STOCK_ROTATOR_LBF = 220;
+
   /** A part's limits; blank where it has none. */
   public record Limit(
-      Part part, @Nullable Double openLbf, @Nullable Double liftIn, @Nullable Double rpm) {}
+      Part part, @Nullable Double openLbf, @Nullable Double liftIn, @Nullable Double rpm) {
+    /** Of a rotator as engines leave their maker with. */
+    public static final Limit STOCK_ROTATOR =
+        new Limit(Part.ROTATOR, STOCK_ROTATOR_LBF, null, null);
+
+    /** This one's figures, and the other's where this has none. */
+    private Limit over(Limit other) {
+      return new Limit(
+          part,
+          openLbf == null ? other.openLbf : openLbf,
+          liftIn == null ? other.liftIn : liftIn,
+          rpm == null ? other.rpm : rpm);
+    }
+  }
+
+  /** Limits that hold at one kind of valve only go before those of both, figure by figure. */
+  public static List<Limit> at(List<Limit> both, List<Limit> own) {
+    Map<Part, Limit> all = new EnumMap<>(Part.class);
+    both.forEach(l -> all.put(l.part(), l));
+    own.forEach(l -> all.merge(l.part(), l, (general, mine) -> mine.over(general)));
+    return List.copyOf(all.values());
+  }
 
   /** What is asked of the chain. */
   public record Duty(double openLbf, double grossLiftIn, double topRpm) {}
@@ -51,7 +78,7 @@ public record WeakestLink(List<Link> links) {
    */
   public record Link(Part part, Measure of, double duty, double limit, double used) {
     public boolean exceeded() {
-      return used > 1;
+      return Figures.above(used, 1);
     }
   }
 

@@ -1,6 +1,7 @@
 package shim.core.engine;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -14,6 +15,7 @@ import shim.core.engine.EngineSheet.DriveSheet;
 import shim.core.engine.EngineSheet.DurationPoint;
 import shim.core.engine.EngineSheet.Events;
 import shim.core.engine.EngineSheet.LayoutSheet;
+import shim.core.engine.EngineSheet.LiftAt;
 
 class SheetCheckTest {
   private static List<Problem> problems(EngineSheet sheet) {
@@ -174,7 +176,9 @@ class SheetCheckTest {
             0.020,
             null,
             null,
-            c.lashState()));
+            c.lashState(),
+            null,
+            null));
   }
 
   private static EngineSheet withEvents(List<DurationPoint> durations, Double icl, Events events) {
@@ -195,7 +199,9 @@ class SheetCheckTest {
             0.020,
             null,
             null,
-            c.lashState()));
+            c.lashState(),
+            null,
+            null));
   }
 
   @Test
@@ -311,7 +317,9 @@ class SheetCheckTest {
                 0.020,
                 0.019,
                 null,
-                c.lashState()));
+                c.lashState(),
+                null,
+                null));
     refuses(sheet, "cam.floorIntakeIn", "must not be above the lash");
   }
 
@@ -349,7 +357,9 @@ class SheetCheckTest {
                 0.020,
                 null,
                 null,
-                c.lashState()));
+                c.lashState(),
+                null,
+                null));
     refuses(sheet, "cam.liftIntakeIn", "10.2 mm is 0.402 in");
   }
 
@@ -364,5 +374,52 @@ class SheetCheckTest {
   void whatIsNoValveIsSaid(String text) {
     org.assertj.core.api.Assertions.assertThatThrownBy(() -> Position.parse(text))
         .hasMessageContaining("such as 3E");
+  }
+
+  private static EngineSheet withLift(LiftAt at, double lift, Double cardRatio, Double exhaust) {
+    CamSheet c = Engines.cam();
+    return Engines.with(
+        Engines.sheet("v8-odd-even"),
+        new CamSheet(
+            c.card(),
+            at,
+            lift,
+            null,
+            c.intake(),
+            c.exhaust(),
+            c.lsaDeg(),
+            c.intakeCentreDeg(),
+            null,
+            0.018,
+            0.020,
+            null,
+            null,
+            c.lashState(),
+            cardRatio,
+            exhaust));
+  }
+
+  /** Worked value of the trade, no source: 0.520 at 1.6 is a lobe of 0.325. */
+  @Test
+  void aLiftAtTheValveBelongsToTheCardsOwnRatio() {
+    SheetCheck.Checked checked = SheetCheck.check(withLift(LiftAt.VALVE, 0.520, 1.6, null));
+    CamCard cam = checked.engine().orElseThrow().cam().orElseThrow();
+    assertThat(cam.intake().lobeLiftIn()).isCloseTo(0.325, within(1e-9));
+    assertThat(cam.exhaust().lobeLiftIn()).isCloseTo(0.325, within(1e-9));
+    assertThat(checked.problems()).noneMatch(p -> p.field().startsWith("cam.cardRatio"));
+    CamCard apart =
+        SheetCheck.check(withLift(LiftAt.VALVE, 0.520, 1.6, 1.5))
+            .engine()
+            .orElseThrow()
+            .cam()
+            .orElseThrow();
+    assertThat(apart.exhaust().lobeLiftIn()).isCloseTo(0.520 / 1.5, within(1e-9));
+    SheetCheck.Checked blank = SheetCheck.check(withLift(LiftAt.VALVE, 0.520, null, null));
+    assertThat(blank.engine()).isPresent();
+    assertThat(blank.problems())
+        .anyMatch(p -> p.field().equals("cam.cardRatioIntake") && p.message().contains("own"));
+    assertThat(SheetCheck.check(withLift(LiftAt.LOBE, 0.4, null, null)).problems())
+        .noneMatch(p -> p.field().startsWith("cam.cardRatio"));
+    refuses(withLift(LiftAt.VALVE, 0.520, 16.0, null), "cam.cardRatioIntake", "cannot be");
   }
 }

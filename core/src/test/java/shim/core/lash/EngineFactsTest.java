@@ -41,7 +41,9 @@ class EngineFactsTest {
         null,
         null,
         null,
-        HeatState.HOT);
+        HeatState.HOT,
+        null,
+        null);
   }
 
   /** Worked value of the trade, no source: 0.660 gross with 0.014 lash is 0.646 net. */

@@ -28,10 +28,17 @@ class CandidateTest {
     Map<ValveKind, Candidate.Asked> asked = new EnumMap<>(ValveKind.class);
     for (ValveKind kind : ValveKind.values()) {
       asked.put(
-          kind, new Candidate.Asked(1.950, Optional.of(Fit.Lift.ofGross(ENGINE, kind, liftIn))));
+          kind,
+          new Candidate.Asked(
+              1.950,
+              Optional.of(Fit.Lift.ofGross(ENGINE, kind, liftIn)),
+              0.720,
+              List.of(1.556, 1.551, 1.561),
+              0,
+              limits));
     }
     SpringType type = SpringCheck.check(sheet).type().orElseThrow();
-    return Candidate.of(sheet, type, ENGINE, asked, limits, 7800);
+    return Candidate.of(sheet, type, ENGINE, asked, FitLimits.USUAL, 7800);
   }
 
   @Test
@@ -57,6 +64,16 @@ class CandidateTest {
         .isCloseTo(220 + (0.650 - lash) * at.fit().rateLbfPerIn(), within(1e-6));
     assertThat(at.fit().bindClearanceIn().orElseThrow())
         .isCloseTo(1.95 - 0.65 - 1.18, within(1e-9));
+  }
+
+  /** The spring is 1.550 wide: snug in the narrowest, at home in the next, loose in the widest. */
+  @Test
+  void aCandidateIsHeldAgainstTheWorstPocketAndTheLeastSealGap() {
+    Fit fit = of(sheet(1.18, null), 0.690, List.of()).kinds().get(0).fit();
+    assertThat(fit.pocketPlayIn().orElseThrow()).isCloseTo(0.001, within(1e-9));
+    assertThat(fit.remarks())
+        .extracting(r -> r.said().code())
+        .contains("FIT.LITTLE_PLAY", "FIT.CLOSE_TO_SEAL");
   }
 
   @Test

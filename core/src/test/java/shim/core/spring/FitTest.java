@@ -20,9 +20,9 @@ class FitTest {
   private static Fit fit(double height, Double seal, Double pocket, Double stated, double lift) {
     return Fit.of(
         TYPE,
-        new Fit.Measured(height, seal, pocket, stated),
+        new Fit.Measured(height, seal, pocket, null, null, stated),
         Optional.of(new Fit.Lift(lift, lift - 0.018)),
-        Lifter.ROLLER_SOLID);
+        Fit.Asked.usual(Lifter.ROLLER_SOLID));
   }
 
   private static Optional<Fit.Weight> weight(Fit fit, String about) {
@@ -121,6 +121,89 @@ class FitTest {
     }
   }
 
+  private static Fit under(FitLimits limits, Fit.Measured at, double lift, double boostLbf) {
+    return Fit.of(
+        TYPE,
+        at,
+        Optional.of(new Fit.Lift(lift, lift)),
+        new Fit.Asked(Lifter.ROLLER_SOLID, limits, boostLbf));
+  }
+
+  private static Fit.Measured height() {
+    return new Fit.Measured(1.95, null, null, null, null, null);
+  }
+
+  /** Clearance 0.050: asked about by the usual limits, right by a team that accepts 0.045. */
+  @Test
+  void theTeamsOwnLimitsAreHeld() {
+    FitLimits.Sheet own = new FitLimits.Sheet(0.045, null, 0.100, 0.030, 0.0, 0.004, 0.008);
+    assertThat(weight(under(FitLimits.USUAL, height(), 0.72, 0), "_BIND")).contains(Fit.Weight.ASK);
+    assertThat(weight(under(own.read(), height(), 0.72, 0), "_BIND")).isEmpty();
+    assertThat(weight(under(own.read(), height(), 0.726, 0), "_BIND")).contains(Fit.Weight.ASK);
+    Fit.Measured at = new Fit.Measured(1.95, 0.735, 1.556, null, 0.090, null);
+    assertThat(under(FitLimits.USUAL, at, 0.69, 0).remarks())
+        .extracting(r -> r.said().code())
+        .containsExactly("FIT.CLOSE_TO_SEAL");
+    assertThat(under(own.read(), at, 0.69, 0).remarks())
+        .extracting(r -> r.said().code())
+        .containsExactly("FIT.COILS_CLOSE", "FIT.MUCH_PLAY");
+  }
+
+  @Test
+  void limitsThatContradictEachOtherAreRefusedAndBlanksFollowTheOthers() {
+    assertThat(FitLimits.Sheet.BLANK.read()).isEqualTo(FitLimits.USUAL);
+    assertThat(new FitLimits.Sheet(0.02, null, null, null, null, null, null).read().bindStopIn())
+        .isEqualTo(0.02);
+    assertThat(new FitLimits.Sheet(null, null, null, null, null, 0.001, null).read().play())
+        .isEqualTo(new PocketPlay.Bounds(0.001, 0.001, 0.030));
+    assertThat(new FitLimits.Sheet(null, null, null, null, 0.015, null, null).read().play())
+        .isEqualTo(new PocketPlay.Bounds(0.015, 0.015, 0.030));
+    assertThat(new FitLimits.Sheet(null, null, null, null, null, 0.05, null).read().play())
+        .isEqualTo(new PocketPlay.Bounds(0.002, 0.05, 0.05));
+    assertThatThrownBy(() -> new FitLimits.Sheet(0.05, 0.06, null, null, null, null, null).read())
+        .hasMessageContaining("clearance to bind");
+    assertThatThrownBy(() -> new FitLimits.Sheet(null, null, null, null, 0.02, 0.01, null).read())
+        .hasMessageContaining("must grow");
+  }
+
+  @Test
+  void thisVerySpringsDiameterGoesBeforeItsSheets() {
+    Fit.Measured at = new Fit.Measured(1.95, null, 1.556, 1.5455, null, null);
+    assertThat(weight(under(FitLimits.USUAL, at, 0.69, 0), "PLAY")).contains(Fit.Weight.ASK);
+  }
+
+  /** Worked value, no source: 15 psi on a 2.02 head is 48 lbf. */
+  @Test
+  void boostIsTakenOffTheSeatLoad() {
+    assertThat(Fit.boostLbf(15, 2.02)).isCloseTo(48.07, within(0.01));
+    Fit fit = under(FitLimits.USUAL, height(), 0.69, 48);
+    assertThat(fit.seatLbf()).isEqualTo(220);
+    assertThat(fit.remarks())
+        .extracting(r -> r.said().code())
+        .containsExactly("FIT.BOOST_TAKES", "FIT.SEAT_WITH_ROLLER");
+    assertThat(fit.remarks().get(1).said().figures()).containsEntry("loadLbf", 172.0);
+  }
+
+  @ParameterizedTest
+  @EnumSource(SpringSheet.Form.class)
+  void onlySpringsThatRubOnEachOtherLoseDampingFarFromBind(SpringSheet.Form form) {
+    SpringSheet s = SpringTest.sheet();
+    SpringType type =
+        SpringCheck.check(
+                new SpringSheet(
+                    s.name(), form, null, s.loads(), null, null, 1.0, s.odIn(), null, null, null,
+                    null, null))
+            .type()
+            .orElseThrow();
+    Fit fit =
+        Fit.of(
+            type,
+            height(),
+            Optional.of(new Fit.Lift(0.6, 0.6)),
+            Fit.Asked.usual(Lifter.ROLLER_SOLID));
+    assertThat(weight(fit, "FAR_FROM_BIND").isPresent()).isEqualTo(form.nested());
+  }
+
   @Test
   void aHeightUnderBindStopsEverything() {
     assertThat(weight(fit(1.17, null, null, null, 0.1), "UNDER_BIND")).contains(Fit.Weight.STOP);
@@ -130,7 +213,10 @@ class FitTest {
   void withoutACamOnlyTheSeatIsKnown() {
     Fit fit =
         Fit.of(
-            TYPE, new Fit.Measured(1.95, 0.7, null, null), Optional.empty(), Lifter.ROLLER_SOLID);
+            TYPE,
+            new Fit.Measured(1.95, 0.7, null, null, null, null),
+            Optional.empty(),
+            Fit.Asked.usual(Lifter.ROLLER_SOLID));
     assertThat(fit.bindClearanceIn()).isEmpty();
     assertThat(fit.sealClearanceIn()).isEmpty();
     assertThat(fit.openLbf()).isEqualTo(fit.seatLbf());
@@ -167,6 +253,35 @@ class FitTest {
             List.of(new WeakestLink.Limit(WeakestLink.Part.PUSHROD, null, null, null)),
             new WeakestLink.Duty(400, 0.6, 7000));
     assertThat(w.first()).isEmpty();
+  }
+
+  @Test
+  void limitsOfOneKindOfValveGoFirstFigureByFigure() {
+    List<WeakestLink.Limit> both =
+        List.of(
+            WeakestLink.Limit.STOCK_ROTATOR,
+            new WeakestLink.Limit(WeakestLink.Part.LOCK, 500.0, 0.6, null));
+    List<WeakestLink.Limit> own =
+        List.of(
+            new WeakestLink.Limit(WeakestLink.Part.LOCK, 600.0, null, 8000.0),
+            new WeakestLink.Limit(WeakestLink.Part.STUD, 400.0, null, null));
+    assertThat(WeakestLink.at(both, own))
+        .containsExactlyInAnyOrder(
+            new WeakestLink.Limit(WeakestLink.Part.ROTATOR, 220.0, null, null),
+            new WeakestLink.Limit(WeakestLink.Part.LOCK, 600.0, 0.6, 8000.0),
+            new WeakestLink.Limit(WeakestLink.Part.STUD, 400.0, null, null));
+  }
+
+  /** 0.7 is no binary fraction: a lift of exactly the limit must not exceed it. */
+  @Test
+  void exactlyALinksLimitIsNotExceeded() {
+    for (int thou = 400; thou < 800; thou++) {
+      List<WeakestLink.Limit> limit =
+          List.of(new WeakestLink.Limit(WeakestLink.Part.SPRING, null, thou / 1000.0, null));
+      double gross = thou / 1700.0 * 1.7;
+      assertThat(WeakestLink.of(limit, new WeakestLink.Duty(0, gross, 0)).links().get(0))
+          .matches(l -> !l.exceeded());
+    }
   }
 
   @ParameterizedTest

@@ -19,7 +19,8 @@ class SpringSortPropertiesTest {
   private static final LoadCurve CURVE = LoadCurve.straight(1.95, 220, 440);
 
   private static SpringSort.Wanted wanted() {
-    return new SpringSort.Wanted(1.95, 0.008, List.of(0.015, 0.030), CURVE);
+    return new SpringSort.Wanted(
+        1.95, 0.008, List.of(0.015, 0.030), CURVE, PocketPlay.Bounds.USUAL);
   }
 
   private static List<SpringSort.Boxed> box(Random r, int n) {
@@ -106,7 +107,8 @@ class SpringSortPropertiesTest {
   /** A short pocket is shown as it is; the cut that would mend it is an offer. */
   @Test
   void nothingIsMachinedInSilence() {
-    SpringSort.Wanted wanted = new SpringSort.Wanted(1.9, 0.005, List.of(0.015, 0.030), CURVE);
+    SpringSort.Wanted wanted =
+        new SpringSort.Wanted(1.9, 0.005, List.of(0.015, 0.030), CURVE, PocketPlay.Bounds.USUAL);
     List<SpringSort.Placed> placed =
         SpringSort.of(
                 List.of(
@@ -150,10 +152,10 @@ class SpringSortPropertiesTest {
     "0.051, WRONG"
   })
   void playHasTwoEnds(double play, PocketPlay expected) {
-    assertThat(PocketPlay.of(play)).isEqualTo(expected);
+    assertThat(PocketPlay.of(play, PocketPlay.Bounds.USUAL)).isEqualTo(expected);
     for (int thou = 1400; thou < 1700; thou += 7) {
       double od = thou / 1000.0;
-      assertThat(PocketPlay.of(od + play - od)).isEqualTo(expected);
+      assertThat(PocketPlay.of(od + play - od, PocketPlay.Bounds.USUAL)).isEqualTo(expected);
     }
     boolean fits = expected == PocketPlay.RIGHT || expected == PocketPlay.MUCH;
     assertThat(expected.fits()).isEqualTo(fits);

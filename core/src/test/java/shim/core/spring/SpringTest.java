@@ -92,7 +92,14 @@ class SpringTest {
 
   private static HeightPlan.Wanted wanted(double measured, HeightPlan.School school) {
     return new HeightPlan.Wanted(
-        measured, 1.950, 0.005, List.of(0.060, 0.015, 0.030), List.of(-0.050, 0.050), school);
+        measured,
+        1.950,
+        0.005,
+        List.of(0.060, 0.015, 0.030),
+        List.of(-0.050, 0.050),
+        null,
+        school,
+        null);
   }
 
   @Test
@@ -120,7 +127,7 @@ class SpringTest {
         .anyMatch(w -> w.kind() == HeightPlan.Kind.LOCKS_AND_SHIMS);
     HeightPlan.Wanted loose =
         new HeightPlan.Wanted(
-            1.940, 1.950, 0.020, List.of(), List.of(), HeightPlan.School.FEWEST_PIECES);
+            1.940, 1.950, 0.020, List.of(), List.of(), null, HeightPlan.School.FEWEST_PIECES, null);
     assertThat(HeightPlan.of(loose).ways().get(0).kind()).isEqualTo(HeightPlan.Kind.AS_IT_IS);
     assertThatThrownBy(() -> wanted(Double.NaN, HeightPlan.School.ONE_PIECE))
         .hasMessageContaining("NaN");
@@ -132,9 +139,9 @@ class SpringTest {
     Fit fit =
         Fit.of(
             type,
-            new Fit.Measured(1.950, 0.720, 1.552, 0.060),
+            new Fit.Measured(1.950, 0.720, 1.552, null, null, 0.060),
             Optional.of(new Fit.Lift(0.688, 0.670)),
-            Lifter.ROLLER_SOLID);
+            Fit.Asked.usual(Lifter.ROLLER_SOLID));
     assertThat(fit.bindClearanceIn().orElseThrow()).isCloseTo(0.082, within(1e-9));
     assertThat(fit.sealClearanceIn().orElseThrow()).isCloseTo(0.032, within(1e-9));
     assertThat(fit.openLbf()).isCloseTo(220 + 0.670 * 438.46, within(0.1));
@@ -151,9 +158,9 @@ class SpringTest {
     Fit fit =
         Fit.of(
             type,
-            new Fit.Measured(1.950, null, 1.545, null),
+            new Fit.Measured(1.950, null, 1.545, null, null, null),
             Optional.of(new Fit.Lift(0.750, 0.73)),
-            Lifter.FLAT_SOLID);
+            Fit.Asked.usual(Lifter.FLAT_SOLID));
     assertThat(fit.remarks())
         .extracting(r -> r.said().code())
         .contains(
