@@ -14,6 +14,7 @@ import shim.core.crank.CrankModel;
 import shim.core.engine.Layout;
 import shim.core.engine.Position;
 import shim.core.unit.Angle;
+import shim.core.unit.Figures;
 
 /**
  * Where the crank is barred to, in which order, and what is done at each place. The crank only ever
@@ -188,7 +189,7 @@ public record Route(School school, List<Leg> legs, double barDeg) {
           .filter(p -> of.contains(p.cylinder()))
           .filter(
               p ->
-                  cam.map(m -> m.window(p).slackDeg(atDeg) >= 0)
+                  cam.map(m -> Figures.atLeast(m.window(p).slackDeg(atDeg), 0))
                       .orElseGet(
                           () -> Angle.distance(layout.compressionTdcDeg(p.cylinder()), atDeg) < 1))
           .toList();

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import shim.core.engine.Position;
 import shim.core.unit.Angle;
+import shim.core.unit.Figures;
 
 /**
  * The crank went past its stop. It is never turned back onto one (the slack in the drive would hide
@@ -18,7 +19,7 @@ public record Overshoot(List<SettingPlan.Setting> settableHere, double roundDeg)
       CrankModel model, double crankDeg, double missedDeg, Set<Position> todo) {
     List<SettingPlan.Setting> here =
         model.windows().stream()
-            .filter(w -> todo.contains(w.position()) && w.slackDeg(crankDeg) >= 0)
+            .filter(w -> todo.contains(w.position()) && Figures.atLeast(w.slackDeg(crankDeg), 0))
             .map(w -> new SettingPlan.Setting(w.position(), w.slackDeg(crankDeg)))
             .sorted(Comparator.comparingDouble(SettingPlan.Setting::slackDeg).reversed())
             .toList();

@@ -1,5 +1,7 @@
 package shim.core.crank;
 
+import shim.core.unit.Figures;
+
 /**
  * How far a lifter may still be on its clearance ramp outside the duration a card gives.
  *
@@ -26,11 +28,11 @@ public final class RampMargin {
     if (!(tappetLiftIn >= 0)) {
       throw new IllegalArgumentException("tappet lift " + tappetLiftIn + " in is below zero");
     }
-    if (tappetLiftIn <= LIFT_IN[0]) {
+    if (Figures.atMost(tappetLiftIn, LIFT_IN[0])) {
       return MARGIN_DEG[0];
     }
     for (int i = 1; i < LIFT_IN.length; i++) {
-      if (tappetLiftIn <= LIFT_IN[i]) {
+      if (Figures.atMost(tappetLiftIn, LIFT_IN[i])) {
         double part = (tappetLiftIn - LIFT_IN[i - 1]) / (LIFT_IN[i] - LIFT_IN[i - 1]);
         return MARGIN_DEG[i - 1] + part * (MARGIN_DEG[i] - MARGIN_DEG[i - 1]);
       }

@@ -2,6 +2,7 @@ package shim.core.crank;
 
 import java.util.List;
 import shim.core.engine.Position;
+import shim.core.unit.Figures;
 
 /**
  * A setting order: where to bar and what to set there.
@@ -36,7 +37,7 @@ public record SettingPlan(
   public List<Setting> offBaseCircle() {
     return stops.stream()
         .flatMap(s -> s.settings().stream())
-        .filter(s -> s.slackDeg() < 0)
+        .filter(s -> Figures.below(s.slackDeg(), 0))
         .toList();
   }
 

@@ -9,6 +9,7 @@ import shim.core.engine.CamCard.Duration;
 import shim.core.engine.EngineSheet.CamSheet;
 import shim.core.engine.EngineSheet.DurationPoint;
 import shim.core.engine.EngineSheet.Events;
+import shim.core.unit.Figures;
 
 /**
  * Reads the cam card. The four events and the durations with their centres are two ways to say the
@@ -173,7 +174,8 @@ final class CamCheck {
       double eventsLiftIn) {
     for (Duration p : points) {
       double off = events.durationDeg() - p.durationDeg();
-      if (Math.abs(p.tappetLiftIn() - eventsLiftIn) < SAME_LIFT_IN && Math.abs(off) > AGREE_DEG) {
+      if (Math.abs(p.tappetLiftIn() - eventsLiftIn) < SAME_LIFT_IN
+          && Figures.above(Math.abs(off), AGREE_DEG)) {
         problems.refuse(
             field,
             "the %s events make %s degrees, the card's duration at the same lift is %s",
@@ -182,7 +184,8 @@ final class CamCheck {
             Problems.text(p.durationDeg()));
       }
     }
-    if (centre.isPresent() && Math.abs(centre.get() - events.centreDeg()) > AGREE_DEG) {
+    if (centre.isPresent()
+        && Figures.above(Math.abs(centre.get() - events.centreDeg()), AGREE_DEG)) {
       problems.refuse(
           kind == ValveKind.INTAKE ? "cam.intakeCentreDeg" : "cam.lsaDeg",
           "the %s events are centred on %s degrees, LSA and centreline say %s",

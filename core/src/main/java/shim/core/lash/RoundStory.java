@@ -13,6 +13,7 @@ import shim.core.engine.Position;
 import shim.core.engine.PreloadSpec;
 import shim.core.engine.ValveKind;
 import shim.core.stats.Robust;
+import shim.core.unit.Figures;
 import shim.core.unit.Said;
 
 /**
@@ -135,12 +136,14 @@ public record RoundStory(
     if (in == null || ex == null) {
       return List.of();
     }
-    if (Math.abs(in) >= COMMON_IN && Math.abs(ex) >= COMMON_IN && in * ex > 0) {
+    if (Figures.atLeast(Math.abs(in), COMMON_IN)
+        && Figures.atLeast(Math.abs(ex), COMMON_IN)
+        && in * ex > 0) {
       return List.of(
           new Look(
               About.TOGETHER, Weight.SOON, null, Said.of(Code.ALL_MOVED, in * 1000, ex * 1000)));
     }
-    return ex <= -COMMON_IN
+    return Figures.atMost(ex, -COMMON_IN)
         ? List.of(
             new Look(About.TOGETHER, Weight.SOON, null, Said.of(Code.EXHAUSTS_CLOSED, -ex * 1000)))
         : List.of();

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.OptionalDouble;
 import shim.core.stats.Robust;
 import shim.core.unit.Angle;
+import shim.core.unit.Figures;
 
 /**
  * A measured lift table of one valve: dial readings over crank degrees. Its base circle is the
@@ -44,14 +45,14 @@ public final class LiftTable {
         points.stream().sorted(Comparator.comparingDouble(Point::crankDeg)).toList();
     double low = sorted.stream().mapToDouble(Point::dialIn).min().orElseThrow();
     double high = sorted.stream().mapToDouble(Point::dialIn).max().orElseThrow();
-    if (!(high - low >= LEAST_LIFT_IN)) {
+    if (!Figures.atLeast(high - low, LEAST_LIFT_IN)) {
       throw new IllegalArgumentException(
           String.format(
               Locale.ROOT, "these readings rise only %.4f in: no lobe in them", high - low));
     }
     List<Point> still = longestStill(onceRound(sorted));
     double stillDeg = spanDeg(still);
-    if (stillDeg < BASE_DEG) {
+    if (Figures.below(stillDeg, BASE_DEG)) {
       throw new IllegalArgumentException(
           String.format(
               Locale.ROOT,
@@ -103,7 +104,7 @@ public final class LiftTable {
   }
 
   private static boolean allRound(List<Point> sorted) {
-    return spanDeg(sorted) >= Angle.CYCLE_DEG - BASE_DEG;
+    return Figures.atLeast(spanDeg(sorted), Angle.CYCLE_DEG - BASE_DEG);
   }
 
   private static List<Point> longestStill(List<Point> points) {
@@ -116,7 +117,7 @@ public final class LiftTable {
         double next = points.get(to + 1).dialIn();
         double newLow = Math.min(low, next);
         double newHigh = Math.max(high, next);
-        if (newHigh - newLow > STILL_IN) {
+        if (Figures.above(newHigh - newLow, STILL_IN)) {
           break;
         }
         low = newLow;

@@ -16,6 +16,7 @@ import shim.core.drift.ValveDrift.Strength;
 import shim.core.engine.Lifter;
 import shim.core.fatigue.Verdict;
 import shim.core.stats.Range;
+import shim.core.unit.Figures;
 import shim.core.unit.Said;
 
 /**
@@ -209,7 +210,9 @@ public record LifterOutlook(
 
   private static Optional<LifterReason> openLoad(LifterFacts f) {
     Double limit = OPEN_LBF.get(f.kind());
-    if (limit == null || f.openLbf().isEmpty() || !(f.openLbf().getAsDouble() > limit)) {
+    if (limit == null
+        || f.openLbf().isEmpty()
+        || !Figures.above(f.openLbf().getAsDouble(), limit)) {
       return Optional.empty();
     }
     return why(LifterReason.Kind.OPEN_LOAD, Verdict.WATCH, f.openLbf().getAsDouble(), limit);
