@@ -3,6 +3,7 @@ import { BackupPage } from "./features/backup/BackupPage";
 import { ChangePage } from "./features/change/ChangePage";
 import { ChangeRulesPage } from "./features/change/ChangeRulesPage";
 import { DangerBanner } from "./features/change/DangerBanner";
+import { JobBarPage } from "./features/change/JobBarPage";
 import { PracticePage } from "./features/change/PracticePage";
 import { WalkPage } from "./features/change/WalkPage";
 import { CrankPage } from "./features/crank/CrankPage";
@@ -77,6 +78,7 @@ const routeTree = rootRoute.addChildren([
   at("/engines/$id/change-rules", ChangeRulesPage),
   at("/engines/$id/files", FilesPage),
   at("/jobs/$id", WalkPage),
+  at("/jobs/$id/bar", JobBarPage),
   at("/practice", PracticePage),
   at("/waiting", WaitingPage),
   at("/backup", BackupPage),

@@ -1,4 +1,6 @@
 import createClient from "openapi-fetch";
+import type { LashUnit } from "../units/lash";
+import { inUnit } from "../units/measures";
 import type { components, paths } from "./schema";
 
 export type Schemas = components["schemas"];
@@ -40,6 +42,23 @@ export const api = createClient<paths>({
     request.method === "GET"
       ? globalThis.fetch(request, { signal: AbortSignal.timeout(QUESTION_MS) })
       : globalThis.fetch(request),
+});
+
+let unit: LashUnit = "thou";
+
+/** Figures in Shim's words come in this unit from now on. */
+export function readIn(next: LashUnit) {
+  unit = next;
+}
+
+api.use({
+  async onResponse({ response }) {
+    if (!response.headers.get("Content-Type")?.includes("json")) return undefined;
+    const { status, statusText, headers } = response;
+    const text = await response.text();
+    // A status without a body takes none.
+    return new Response(text === "" ? null : inUnit(text, unit), { status, statusText, headers });
+  },
 });
 
 /** What went wrong, in the words for a person: the first field's where fields are named. */

@@ -68,6 +68,13 @@ export const plan = (request: Schemas["PlanRequest"]) =>
     placeholderData: (before: Schemas["PlanView"] | undefined) => before,
   });
 
+export const crankStands = (request: Schemas["StandsRequest"]) =>
+  queryOptions({
+    queryKey: ["crank-stands", request],
+    queryFn: () => answered(api.POST("/api/calc/crank-stands", { body: request })),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+
 export const rounds = (engineId: string) =>
   queryOptions({
     queryKey: ["engines", engineId, "rounds"],

@@ -996,6 +996,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calc/crank-stands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stands"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/springs": {
         parameters: {
             query?: never;
@@ -1846,6 +1862,8 @@ export interface components {
             /** Format: date-time */
             startedAt?: string;
             only?: string[];
+            /** Format: double */
+            fromDeg?: number;
         };
         Bank: {
             name: string;
@@ -2040,6 +2058,8 @@ export interface components {
             /** Format: int32 */
             done: number;
             leavesWhatIsIn: boolean;
+            trapsFound: ("LEAF_PUSHES" | "SET_SCREW_OFF" | "BLEED_DOWN" | "JAM_NUT" | "READ_AFTER_LOCKING" | "NUT_SIDE")[];
+            trapsLeft: ("LEAF_PUSHES" | "SET_SCREW_OFF" | "BLEED_DOWN" | "JAM_NUT" | "READ_AFTER_LOCKING" | "NUT_SIDE")[];
             /** Format: int64 */
             changes: number;
         };
@@ -2277,9 +2297,19 @@ export interface components {
             fit: components["schemas"]["Fit"];
             ways: components["schemas"]["WayThere"][];
         };
+        CrankOff: {
+            /** Format: double */
+            offDeg: number;
+            /** Format: double */
+            torqueLbfFt: number;
+            /** Format: double */
+            fallIn: number;
+            /** Format: double */
+            holdsWithinDeg: number;
+        };
         Done: {
             /** @enum {string} */
-            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "ZERO_LASH" | "LASH" | "COUNTED" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
+            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "SKIP_HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "ZERO_LASH" | "LASH" | "COUNTED" | "PUT_AWAY" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
             step: string;
             /** Format: int32 */
             cylinder?: number;
@@ -2416,6 +2446,8 @@ export interface components {
             signedBy?: string;
             state: components["schemas"]["JobState"];
             atHeight?: components["schemas"]["AtHeight"];
+            stop?: components["schemas"]["StopWords"];
+            offTdc?: components["schemas"]["CrankOff"];
             done: components["schemas"]["Done"][];
             findings: components["schemas"]["JobFinding"][];
             /** Format: int64 */
@@ -2423,7 +2455,7 @@ export interface components {
         };
         Otherwise: {
             /** @enum {string} */
-            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "ZERO_LASH" | "LASH" | "COUNTED" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
+            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "SKIP_HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "ZERO_LASH" | "LASH" | "COUNTED" | "PUT_AWAY" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
             /** Format: int32 */
             cylinder?: number;
             /** @description a valve, such as 3E or 3I1 */
@@ -2431,6 +2463,9 @@ export interface components {
             word?: string;
             words: string;
             asks: string;
+            step?: string;
+            /** Format: double */
+            fromDeg?: number;
         };
         Parked: {
             why: string;
@@ -2447,7 +2482,7 @@ export interface components {
         Step: {
             id: string;
             /** @enum {string} */
-            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "ZERO_LASH" | "LASH" | "COUNTED" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
+            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "SKIP_HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "ZERO_LASH" | "LASH" | "COUNTED" | "PUT_AWAY" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
             /** Format: int32 */
             cylinder?: number;
             /** @description a valve, such as 3E or 3I1 */
@@ -2458,6 +2493,13 @@ export interface components {
             title: string;
             look: string[];
             caution?: string;
+        };
+        StopWords: {
+            look: string;
+            /** Format: double */
+            balancerDeg: number;
+            balancer: string;
+            rotor?: string;
         };
         WalkStep: {
             step: components["schemas"]["Step"];
@@ -2497,7 +2539,7 @@ export interface components {
         };
         ActEntry: {
             /** @enum {string} */
-            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "ZERO_LASH" | "LASH" | "COUNTED" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
+            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "SKIP_HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "ZERO_LASH" | "LASH" | "COUNTED" | "PUT_AWAY" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
             step?: string;
             /** Format: int32 */
             cylinder?: number;
@@ -2861,7 +2903,7 @@ export interface components {
         };
         ItemOpened: {
             /** @enum {string} */
-            kind: "ORDER" | "STAND_IN" | "ODD" | "RECHECK" | "INNER_OUT" | "UNFINISHED";
+            kind: "ORDER" | "STAND_IN" | "ODD" | "RECHECK" | "INNER_OUT" | "HEIGHT_OPEN" | "HEADS_ON" | "RESET" | "UNFINISHED";
             words: string;
             /** Format: double */
             dueHours?: number;
@@ -2873,7 +2915,7 @@ export interface components {
             /** Format: uuid */
             jobId?: string;
             /** @enum {string} */
-            kind: "ORDER" | "STAND_IN" | "ODD" | "RECHECK" | "INNER_OUT" | "UNFINISHED";
+            kind: "ORDER" | "STAND_IN" | "ODD" | "RECHECK" | "INNER_OUT" | "HEIGHT_OPEN" | "HEADS_ON" | "RESET" | "UNFINISHED";
             words: string;
             /** Format: double */
             dueHours?: number;
@@ -2922,6 +2964,8 @@ export interface components {
             /** Format: double */
             warnAfterMinutes?: number;
             torques?: components["schemas"]["Torque"][];
+            /** @enum {string} */
+            plugsOut?: "BEFORE_BARRING" | "AS_REACHED";
         };
         Torque: {
             of: string;
@@ -2930,6 +2974,8 @@ export interface components {
             order: string;
             lubricant: string;
             source: string;
+            /** @enum {string} */
+            only?: "IN_CAR" | "HEADS_OFF" | "ASSEMBLE";
         };
         Mending: {
             /** Format: double */
@@ -2971,6 +3017,15 @@ export interface components {
             /** Format: double */
             fromHours: number;
             hand: string;
+        };
+        AirHold: {
+            slide?: components["schemas"]["CrankSlide"];
+            /** Format: double */
+            psi: number;
+            /** Format: double */
+            offDeg: number;
+            /** Format: double */
+            turnsAtLbfFt: number;
         };
         ArchivedAct: {
             /** Format: uuid */
@@ -3085,6 +3140,14 @@ export interface components {
             /** Format: date-time */
             endedAt?: string;
         };
+        CrankSlide: {
+            /** Format: double */
+            boreIn: number;
+            /** Format: double */
+            strokeIn: number;
+            /** Format: double */
+            rodIn: number;
+        };
         Drive: {
             pushrods: boolean;
             hydraulic: boolean;
@@ -3141,6 +3204,7 @@ export interface components {
             drive: components["schemas"]["Drive"];
             schools: components["schemas"]["Schools"];
             torques: components["schemas"]["Torque"][];
+            air?: components["schemas"]["AirHold"];
         };
         KeptEvent: {
             /** Format: uuid */
@@ -3192,6 +3256,8 @@ export interface components {
             /** @enum {string} */
             lubricant: "OIL" | "ASSEMBLY_LUBE" | "GREASE";
             renewLocks: boolean;
+            /** @enum {string} */
+            plugsOut: "BEFORE_BARRING" | "AS_REACHED";
         };
         StoredFitting: {
             /** Format: uuid */
@@ -3212,6 +3278,7 @@ export interface components {
             /** Format: int32 */
             shims: number;
             height: components["schemas"]["Height"];
+            damper?: boolean;
         };
         TakenIn: {
             /** Format: uuid */
@@ -3789,6 +3856,8 @@ export interface components {
             /** Format: int32 */
             stops: number;
             onMarks: boolean;
+            /** Format: double */
+            fromDeg?: number;
         };
         PracticeMove: {
             act?: components["schemas"]["ActEntry"];
@@ -4028,6 +4097,25 @@ export interface components {
             /** Format: double */
             begunHigh?: number;
             points: components["schemas"]["Compared"][];
+        };
+        CrankSeen: {
+            /** @enum {string} */
+            what: "MARK" | "COMPRESSION_TDC" | "FULL_LIFT" | "JUST_OPENS" | "ALMOST_CLOSED";
+            /** @description a valve, such as 3E or 3I1 */
+            valve?: string;
+            /** Format: int32 */
+            cylinder?: number;
+            /** Format: double */
+            balancerDeg?: number;
+        };
+        StandsRequest: {
+            sheet: components["schemas"]["EngineSheet"];
+            seen: components["schemas"]["CrankSeen"];
+        };
+        CrankStands: {
+            /** Format: double */
+            crankDeg: number;
+            words: components["schemas"]["StopWords"];
         };
         ComingEvent: {
             name: string;
@@ -4484,7 +4572,7 @@ export interface components {
         };
         ReadinessReason: {
             /** @enum {string} */
-            code: "OPEN_JOB" | "OPEN_ITEM" | "NO_SPRINGS" | "SPRINGS_NEVER_TESTED" | "SPRINGS_NOT_TESTED" | "SPRING_CHANGE" | "SPRINGS_WATCH" | "SPRING_SEEN" | "VALVES_WITHOUT_SPRING" | "ROUND_OPEN" | "NO_ROUND" | "RAN_SINCE_ROUND" | "LEFT_UNDONE" | "LASH_MOVES" | "LASH_MOVES_LOOKED_AT" | "ROCKER_SEEN" | "TICKS_HOT" | "LIFTER_CHANGE" | "LIFTERS_WATCH";
+            code: "OPEN_JOB" | "OPEN_ITEM" | "NOT_WHOLE" | "NO_SPRINGS" | "SPRINGS_NEVER_TESTED" | "SPRINGS_NOT_TESTED" | "SPRING_CHANGE" | "SPRINGS_WATCH" | "SPRING_SEEN" | "VALVES_WITHOUT_SPRING" | "ROUND_OPEN" | "NO_ROUND" | "RAN_SINCE_ROUND" | "LEFT_UNDONE" | "LASH_MOVES" | "LASH_MOVES_LOOKED_AT" | "ROCKER_SEEN" | "TICKS_HOT" | "LIFTER_CHANGE" | "LIFTERS_WATCH";
             /** @enum {string} */
             area: "WORK" | "SPRINGS" | "LASH" | "LIFTERS";
             /** @enum {string} */
@@ -4516,6 +4604,8 @@ export interface components {
             mark: string;
             /** Format: uuid */
             typeId: string;
+            /** @enum {string} */
+            form: "SINGLE" | "SINGLE_WITH_DAMPER" | "DUAL" | "DUAL_WITH_DAMPER" | "TRIPLE" | "BEEHIVE" | "CONICAL";
             fitting: components["schemas"]["FittingEntry"];
             /** Format: double */
             targetIn: number;
@@ -6593,6 +6683,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["LashDriftView"];
+                };
+            };
+        };
+    };
+    stands: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CrankStands"][];
                 };
             };
         };

@@ -1,15 +1,18 @@
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link, Outlet } from "@tanstack/react-router";
 import { Keyboard, Moon, Ruler, Sun } from "lucide-react";
 import { type ReactNode, useState } from "react";
+import { readIn } from "../api/client";
 import { about } from "../api/queries";
 import { WaitingBadge } from "../outbox/WaitingBadge";
 import { Sheet } from "../ui/Sheet";
-import { unitName } from "../units/lash";
+import type { LashUnit } from "../units/lash";
 import { ConditionBanner } from "./ConditionBanner";
 import { KEYS } from "./keys";
 import { useNewer } from "./newer";
 import { useSettings } from "./settings";
+
+const UNITS: Record<LashUnit, string> = { thou: "thou, lbf", mm: "mm, N" };
 
 const ICON =
   "flex min-h-11 min-w-11 items-center justify-center gap-2 rounded border border-transparent px-2 hover:border-hair";
@@ -19,6 +22,14 @@ export function Shell({ warning }: { warning: ReactNode }) {
   const [keys, setKeys] = useState(false);
   const { theme, setTheme, unit, setUnit } = useSettings();
   const newer = useNewer();
+  const queries = useQueryClient();
+  const other = () => {
+    const next = unit === "thou" ? "mm" : "thou";
+    setUnit(next);
+    readIn(next);
+    // Figures inside Shim's words were put in the unit of before.
+    void queries.invalidateQueries();
+  };
   const demo = useQuery(about()).data?.demo;
   return (
     <div className="flex min-h-dvh flex-col">
@@ -39,9 +50,9 @@ export function Shell({ warning }: { warning: ReactNode }) {
             A newer Shim is here: take it
           </button>
         )}
-        <button type="button" className={ICON} onClick={() => setUnit(unit === "thou" ? "mm" : "thou")}>
+        <button type="button" className={ICON} aria-label={`Units: ${UNITS[unit]}`} onClick={other}>
           <Ruler aria-hidden className="size-5" />
-          <span className="text-sm font-semibold">{unitName(unit)}</span>
+          <span className="text-sm font-semibold">{UNITS[unit]}</span>
         </button>
         <button type="button" className={ICON} aria-label="Keys" onClick={() => setKeys(true)}>
           <Keyboard aria-hidden className="size-5" />

@@ -1,4 +1,5 @@
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from "react";
+import { readIn } from "../api/client";
 import type { LashUnit } from "../units/lash";
 
 export type Theme = "dark" | "light";
@@ -29,6 +30,7 @@ export function SettingsProvider({ children }: { children: ReactNode }) {
   const [theme, setTheme] = useKept<Theme>("shim.theme", preferred);
   const [unit, setUnit] = useKept<LashUnit>("shim.unit", () => "thou");
   const [hand, setHand] = useKept<string>("shim.hand", () => "");
+  useEffect(() => readIn(unit), [unit]);
   useEffect(() => {
     document.documentElement.dataset.theme = theme;
   }, [theme]);

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import type { LashUnit } from "./lash";
 import { readHeight, readLoad, readNumber } from "./load";
+import { type Measured, readMeasure } from "./measures";
 
 /** How boxes of a form are read: a blank one says nothing, what cannot be read is named. */
 type Read = (text: string) => number | undefined;
@@ -18,6 +19,7 @@ const maybe = (read: Read) =>
 /** One figure, or blank. */
 export const figure = () => maybe(readNumber);
 export const height = (unit: LashUnit) => maybe((t) => readHeight(t, unit));
+export const measured = (of: Measured, unit: LashUnit) => maybe((t) => readMeasure(of, t, unit));
 export const load = (unit: LashUnit) => maybe((t) => readLoad(t, unit));
 
 /** One figure that has to be there; the words say what is missing. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { heightText, loadText, percentText, readHeight, readLoad, readNumber } from "./load";
+import { heightText, kept, loadText, named, percentText, readHeight, readLoad, readNumber } from "./load";
 
 describe("loads and heights", () => {
   it("reads what a person types, in their unit or another they name", () => {
@@ -31,5 +31,14 @@ describe("loads and heights", () => {
     expect(readNumber(" ")).toBeUndefined();
     expect(readNumber("1,5")).toBe(1.5);
     expect(readNumber("x")).toBeNaN();
+  });
+  it("keeps the unit of sizes that stand in a text", () => {
+    expect(named("0.76 0.38", "mm")).toBe("0.76 0.38 mm");
+    expect(named("0.030 in", "mm")).toBe("0.030 in");
+    expect(named("none", "mm")).toBe("none");
+    expect(named("0.030", "thou")).toBe("0.030");
+    expect(kept("0.030", "mm")).toBe("0.030 in");
+    expect(named(kept("0.030", "mm"), "mm")).toBe("0.030 in");
+    expect(kept("0.030", "thou")).toBe("0.030");
   });
 });

@@ -50,3 +50,11 @@ export function readHeight(text: string, unit: LashUnit): number | undefined {
 export function readNumber(text: string): number | undefined {
   return text.trim() === "" ? undefined : Number(text.trim().replace(",", "."));
 }
+
+/** Sizes in a text that others read too keep the unit they were written in. */
+export const named = (text: string, unit: LashUnit) =>
+  unit === "mm" && /\d/.test(text) && !/[a-z"]/i.test(text) ? `${text.trim()} mm` : text;
+
+/** What was kept without a unit is inches: whoever works in mm sees that, and leaves it so. */
+export const kept = (text: string, unit: LashUnit) =>
+  unit === "mm" && named(text, unit) !== text ? `${text.trim()} in` : text;

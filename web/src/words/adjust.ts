@@ -1,7 +1,7 @@
 import type { Schemas } from "../api/client";
 import { fromInch, type LashUnit, lashText, unitName } from "../units/lash";
 import { heightText } from "../units/load";
-import { preloadFigure, preloadUnit } from "../units/preload";
+import { preloadFigure, preloadUnit } from "./preload";
 
 /** How far to turn the adjuster. */
 export function turnText(turn: Schemas["Turn"]): string {

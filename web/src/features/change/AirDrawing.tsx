@@ -1,11 +1,14 @@
 import type { Schemas } from "../../api/client";
 import { Chart, pathOf } from "../../charts/Chart";
+import { useSettings } from "../../shell/settings";
 import { nth } from "../../ui/nth";
+import { figureText, measureText } from "../../units/measures";
 
 const PAD = { l: 44, r: 20, t: 18, b: 26 };
 
 /** Torque of air on the crank against degrees off TDC, with the chosen point and where it holds. */
 export function AirDrawing({ air, height = 210 }: { air: Schemas["AirView"]; height?: number }) {
+  const { unit } = useSettings();
   const chosen = nth(air.curves, 0);
   const others = air.curves.slice(1);
   const last = chosen.points.at(-1);
@@ -13,13 +16,13 @@ export function AirDrawing({ air, height = 210 }: { air: Schemas["AirView"]; hei
   const holds = Math.min(air.holdsWithinDeg, last?.offDeg ?? 40);
   return (
     <Chart
-      label={`At ${air.psi} psi and ${air.offDeg} degrees off TDC air turns the crank with ${air.torqueLbfFt.toFixed(0)} lbf·ft`}
+      label={`At ${measureText("pressure", air.psi, unit)} and ${air.offDeg} degrees off TDC air turns the crank with ${measureText("torque", air.torqueLbfFt, unit)}`}
       height={height}
       pad={PAD}
       first={520}
       x={[0, last?.offDeg ?? 40]}
       y={[0, most * 1.05]}
-      axes={{ xText: (t) => `${t}°`, yText: String }}
+      axes={{ xText: (t) => `${t}°`, yText: (t) => figureText("torque", t, unit) }}
     >
       {({ x, y, top, foot }) => {
         const path = (points: Schemas["OffTdc"][]) =>
@@ -51,7 +54,7 @@ export function AirDrawing({ air, height = 210 }: { air: Schemas["AirView"]; hei
                   fontSize={14}
                   fill="var(--muted)"
                 >
-                  {c.psi} psi
+                  {measureText("pressure", c.psi, unit)}
                 </text>
               </g>
             ))}
@@ -59,7 +62,7 @@ export function AirDrawing({ air, height = 210 }: { air: Schemas["AirView"]; hei
             <path d={`M${px} ${foot} V${py}`} stroke="var(--accent)" strokeDasharray="4 4" />
             <circle cx={px} cy={py} r={6} fill="var(--accent)" />
             <text x={px + 4} y={Math.max(top + 14, py - 14)} className="num" fontSize={18} fill="var(--ink)">
-              {air.torqueLbfFt.toFixed(0)} lbf·ft
+              {measureText("torque", air.torqueLbfFt, unit)}
             </text>
           </>
         );

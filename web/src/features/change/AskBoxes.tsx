@@ -2,6 +2,7 @@ import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Check, Field, Select } from "../../ui/Field";
 import { heightUnit } from "../../units/load";
+import { figureText, unitOf } from "../../units/measures";
 import type { usePlanning } from "./usePlanning";
 
 const HOLDS = [
@@ -39,7 +40,12 @@ export function AskBoxes({ planning }: { planning: ReturnType<typeof usePlanning
         <Field label="Engine hours now" {...NUMBER} {...box("engineHours")} />
         {inCar && hold === "AIR" && (
           <>
-            <Field label="Air, psi" hint="usual: 80" {...NUMBER} {...box("psi")} />
+            <Field
+              label={`Air, ${unitOf("pressure", unit)}`}
+              hint={`usual: ${figureText("pressure", 80, unit)}`}
+              {...NUMBER}
+              {...box("psi")}
+            />
             <Field label="TDC found within, °" hint="usual: 3" {...NUMBER} {...box("offDeg")} />
             <Field
               label={`Valve head, ${heightUnit(unit)}`}

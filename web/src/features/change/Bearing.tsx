@@ -1,9 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
+import { Link } from "@tanstack/react-router";
 import type { Schemas } from "../../api/client";
 import { lashTargets } from "../../api/queries";
 import { kindOf } from "../../plan/geometry";
 import { useSettings } from "../../shell/settings";
-import { heightText, loadText, loadUnit } from "../../units/load";
+import { Button } from "../../ui/Button";
+import { heightText, heightUnit, loadText, loadUnit } from "../../units/load";
+import { figureText, unitOf } from "../../units/measures";
 import { wayText } from "../../words/adjust";
 import { Wanted } from "../lash/Wanted";
 import type { JobStep } from "./steps";
@@ -11,13 +14,59 @@ import type { JobStep } from "./steps";
 interface BearingProps {
   job: Schemas["JobView"];
   step: JobStep;
+  /** Air goes on off TDC, knowing what it does. */
+  onAccept: () => void;
 }
 
 /** What bears on a step: the load at the height just measured, or the lash that is wanted. */
-export function Bearing({ job, step }: BearingProps) {
+export function Bearing({ job, step, onAccept }: BearingProps) {
   if (step.act === "SPRING_IN" && job.atHeight) return <AtHeight at={job.atHeight} />;
+  if (step.act === "BAR" && job.stop) return <Stop job={job} stop={job.stop} />;
+  if (step.act === "HOLD" && job.offTdc) return <OffTdc at={job.offTdc} onAccept={onAccept} />;
   if (step.act === "LASH" && step.valve) return <WantedHere job={job} valve={step.valve} />;
   return null;
+}
+
+/** How to find where the crank is barred to. */
+function Stop({ job, stop }: { job: Schemas["JobView"]; stop: Schemas["StopWords"] }) {
+  return (
+    <section className="grid gap-1" aria-label="How to find it">
+      <p className="text-2xl font-semibold">{stop.look}</p>
+      <p className="text-lg text-muted">
+        {stop.balancer}
+        {stop.rotor ? `; ${stop.rotor}` : ""}
+      </p>
+      <p>
+        <Link to="/jobs/$id/bar" params={{ id: job.id }} className="inline-block min-h-11 content-center">
+          Large, for whoever bars
+        </Link>
+      </p>
+    </section>
+  );
+}
+
+interface OffTdcProps {
+  at: Schemas["CrankOff"];
+  onAccept: () => void;
+}
+
+/** The crank stands off TDC: what air does there, to be accepted by name or not at all. */
+function OffTdc({ at, onAccept }: OffTdcProps) {
+  const { unit } = useSettings();
+  const off = Math.round(Math.abs(at.offDeg));
+  return (
+    <section className="grid gap-2" aria-label="Off TDC">
+      <p className="text-lg">
+        The crank stands <b className="num text-3xl">{off}°</b> {at.offDeg > 0 ? "past" : "before"} TDC. Air
+        turns it with <b className="num text-3xl">{figureText("torque", at.torqueLbfFt, unit)}</b>{" "}
+        {unitOf("torque", unit)}; a valve could fall{" "}
+        <b className="num text-3xl">{heightText(at.fallIn, unit)}</b> {heightUnit(unit)} and the chamber.
+      </p>
+      <Button className="justify-self-start" onClick={onAccept}>
+        Air on here, {off}° off TDC, all the same
+      </Button>
+    </section>
+  );
 }
 
 function AtHeight({ at }: { at: Schemas["AtHeight"] }) {

@@ -5,9 +5,12 @@ import type { Schemas } from "../../api/client";
 import { changeRules, changeSchools } from "../../api/queries";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
+import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
 import { Check, Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
+import { heightUnit } from "../../units/load";
+import { figureText, unitOf } from "../../units/measures";
 import { Question } from "./Question";
 import { TorqueRow } from "./TorqueRow";
 import { BLANK_TORQUE, useRulesEntry } from "./useRulesEntry";
@@ -38,7 +41,8 @@ export function ChangeRulesPage() {
 const QUESTIONS = [
   ["freeing", "Freeing the locks"],
   ["proving", "Proving the locks"],
-  ["plugs", "Plugs"],
+  ["plugsOut", "Plugs out"],
+  ["plugs", "Plugs in"],
   ["lubricant", "Stems and guides, assembling"],
   ["order", "Order of work"],
 ] as const;
@@ -52,6 +56,7 @@ interface FormProps {
 }
 
 function Form({ engineId, rules, schools }: FormProps) {
+  const { unit } = useSettings();
   const entry = useRulesEntry(engineId, rules);
   const { form, box, choice, submit, kept, trouble } = entry;
   const torques = useFieldArray({ control: form.control, name: "torques" });
@@ -76,15 +81,20 @@ function Form({ engineId, rules, schools }: FormProps) {
         <section className="scribed grid gap-3 rounded p-4">
           <h2 className="text-xl">Air, gauge, warning</h2>
           <div className="grid grid-cols-2 gap-3">
-            <Field label="Air, psi" hint="usual: 80" {...NUMBER} {...box("psi")} />
             <Field
-              label="Torque that turns this crank, lbf·ft"
-              hint="plugs out; 12 until measured"
+              label={`Air, ${unitOf("pressure", unit)}`}
+              hint={`usual: ${figureText("pressure", 80, unit)}`}
+              {...NUMBER}
+              {...box("psi")}
+            />
+            <Field
+              label={`Torque that turns this crank, ${unitOf("torque", unit)}`}
+              hint={`plugs out; ${figureText("torque", 12, unit)} until measured`}
               {...NUMBER}
               {...box("turnsAtLbfFt")}
             />
-            <Field label="Height gauge from, in" {...NUMBER} {...box("gaugeLowIn")} />
-            <Field label="Height gauge to, in" {...NUMBER} {...box("gaugeHighIn")} />
+            <Field label={`Height gauge from, ${heightUnit(unit)}`} {...NUMBER} {...box("gaugeLowIn")} />
+            <Field label={`Height gauge to, ${heightUnit(unit)}`} {...NUMBER} {...box("gaugeHighIn")} />
             <Field
               label="Warn harder after, min"
               hint="a valve unhooked; usual: 20"

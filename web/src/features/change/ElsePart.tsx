@@ -62,6 +62,10 @@ export function ElsePart({ others, onDo }: ElsePartProps) {
   );
 }
 
+/** What was entered, or where the crank stands by it. */
+const there = (value: number | undefined, fromDeg: number | undefined) =>
+  value === undefined || fromDeg === undefined ? value : (((fromDeg + value) % 720) + 720) % 720;
+
 interface AskedProps {
   of: Other;
   onDo: (act: Act) => void;
@@ -71,7 +75,7 @@ interface AskedProps {
 /** One figure or one reason with something that happened. */
 function Asked({ of, onDo, onClose }: AskedProps) {
   const [text, setText] = useState("");
-  const number = of.asks === "degrees" || of.asks === "pieces" || of.asks === "minutes";
+  const number = of.asks.startsWith("degrees") || of.asks === "pieces" || of.asks === "minutes";
   const value = readNumber(text);
   const bad = text.trim() === "" || (number && Number.isNaN(value));
   return (
@@ -82,9 +86,10 @@ function Asked({ of, onDo, onClose }: AskedProps) {
         if (bad) return;
         onDo({
           act: of.act,
+          step: of.step,
           cylinder: of.cylinder,
           valve: of.valve,
-          figure: number ? value : undefined,
+          figure: number ? there(value, of.fromDeg) : undefined,
           word: number ? of.word : text.trim(),
         });
       }}

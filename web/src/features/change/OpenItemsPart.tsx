@@ -14,6 +14,9 @@ const KINDS: Record<Schemas["OpenItem"]["kind"], string> = {
   ODD: "odd one",
   RECHECK: "look again",
   INNER_OUT: "break-in",
+  HEIGHT_OPEN: "not measured",
+  HEADS_ON: "heads on",
+  RESET: "set anew",
   UNFINISHED: "unfinished",
 };
 

@@ -2,7 +2,8 @@ import type { Schemas, Valve } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Check, Select } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
-import { heightText, heightUnit } from "../../units/load";
+import { heightText, heightUnit, loadText, loadUnit } from "../../units/load";
+import { figureText, measureText, unitOf } from "../../units/measures";
 import { AirDrawing } from "./AirDrawing";
 import { comesOffText, itemText, offerText } from "./steps";
 
@@ -36,8 +37,9 @@ export function PlanParts({ plan, asked, onAsked, onOrder, lock, onLock }: PlanP
           <div className="grid gap-1">
             <h2 className="text-lg">What air does to the crank</h2>
             <p>
-              <b className="num text-3xl">{plan.air.torqueLbfFt.toFixed(0)}</b> lbf·ft at {plan.air.offDeg}°
-              off TDC, {plan.air.psi} psi
+              <b className="num text-3xl">{figureText("torque", plan.air.torqueLbfFt, unit)}</b>{" "}
+              {unitOf("torque", unit)} at {plan.air.offDeg}° off TDC,{" "}
+              {measureText("pressure", plan.air.psi, unit)}
             </p>
             <p>
               <b className="num text-2xl">{heightText(plan.air.fallIn, unit)}</b> {heightUnit(unit)} a dropped
@@ -45,8 +47,8 @@ export function PlanParts({ plan, asked, onAsked, onOrder, lock, onLock }: PlanP
             </p>
             {plan.air.valveHeldLbf !== undefined && (
               <p>
-                <b className="num text-2xl">{plan.air.valveHeldLbf.toFixed(0)}</b> lbf keep a valve up: press
-                harder, and it goes down
+                <b className="num text-2xl">{loadText(plan.air.valveHeldLbf, unit, 0)}</b> {loadUnit(unit)}{" "}
+                keep a valve up: press harder, and it goes down
               </p>
             )}
             <p className="text-muted">

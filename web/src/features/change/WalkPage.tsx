@@ -32,6 +32,9 @@ function Walk({ job, work }: WalkProps) {
   const { state } = job;
   const next = state.next;
   const doubt = useDoubt(job, next);
+  const doIt = (figure: number | undefined, word: string | undefined) =>
+    next &&
+    work.once({ act: next.act, step: next.id, cylinder: next.cylinder, valve: next.valve, figure, word });
   return (
     <div className="flex flex-1 flex-col gap-2 p-2">
       <WalkBar job={job} parcels={work.parcels} />
@@ -71,18 +74,9 @@ function Walk({ job, work }: WalkProps) {
                 busy={work.onItsWay}
                 sets={state.sets}
                 doubt={doubt}
-                onDo={(figure, word) =>
-                  work.once({
-                    act: next.act,
-                    step: next.id,
-                    cylinder: next.cylinder,
-                    valve: next.valve,
-                    figure,
-                    word,
-                  })
-                }
+                onDo={doIt}
               >
-                <Bearing job={job} step={next} />
+                <Bearing job={job} step={next} onAccept={() => doIt(next.figure, "OFF_TDC")} />
               </StepPanel>
               {next.act === "SIGN" && state.signing.length > 0 && <Signing open={state.signing} />}
               <ElsePart others={state.otherwise} onDo={work.once} />

@@ -1,7 +1,7 @@
 import type { Schemas } from "../../api/client";
 import type { ValveFace } from "../../plan/ValvePlan";
 import { type LashUnit, readGap, readSize, readTurns } from "../../units/lash";
-import { heightText, heightUnit, loadText, loadUnit, readHeight } from "../../units/load";
+import { heightText, heightUnit, loadText, loadUnit, named, readHeight } from "../../units/load";
 
 export type JobStep = Schemas["Step"];
 export type JobState = Schemas["JobState"];
@@ -15,6 +15,7 @@ const ASKS: Partial<Record<JobStep["act"], Asks>> = {
   LAY_OUT: "COUNT",
   STACK: "COUNT",
   COUNTED: "COUNT",
+  PUT_AWAY: "COUNT",
   HEIGHT: "HEIGHT",
   ZERO_LASH: "LASH",
   LASH: "LASH",
@@ -86,7 +87,7 @@ function readSet(text: string, unit: LashUnit, sets: Sets) {
 function stack(text: string, unit: LashUnit): Entered {
   const pieces = text.split(/[\s+;]+/).filter((s) => s !== "");
   return pieces.every((s) => readHeight(s, unit) !== undefined)
-    ? { figure: pieces.length, word: text }
+    ? { figure: pieces.length, word: named(text, unit) }
     : { trouble: `"${text}" is no stack: 0.015 0.030, or how many pieces` };
 }
 

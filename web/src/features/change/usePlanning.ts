@@ -7,7 +7,7 @@ import { newId } from "../../api/ids";
 import { jobPlan } from "../../api/queries";
 import { useKept, useSettings } from "../../shell/settings";
 import { useEntry } from "../../ui/useEntry";
-import { figure, height, hours, hoursText } from "../../units/boxes";
+import { figure, height, hours, hoursText, measured } from "../../units/boxes";
 import type { LashUnit } from "../../units/lash";
 
 type Ask = Schemas["JobAsk"];
@@ -20,7 +20,7 @@ const wishIn = (unit: LashUnit) =>
     kind: z.enum(["IN_CAR", "HEADS_OFF", "ASSEMBLE"]),
     hold: z.enum(["AIR", "PISTON", "ROPE"]),
     state: z.enum(["COLD", "HOT"]),
-    psi: figure(),
+    psi: measured("pressure", unit),
     offDeg: figure(),
     headIn: height(unit),
     fromDeg: figure(),

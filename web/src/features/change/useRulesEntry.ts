@@ -3,8 +3,10 @@ import { z } from "zod";
 import { answered, api, type Schemas } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { useEntry } from "../../ui/useEntry";
-import { boxText, figure, several } from "../../units/boxes";
-import { readNumber } from "../../units/load";
+import { boxText, figure, height, measured, several } from "../../units/boxes";
+import type { LashUnit } from "../../units/lash";
+import { heightText } from "../../units/load";
+import { measureBox, readMeasure } from "../../units/measures";
 
 type Rules = Schemas["ChangeRulesSheet"];
 
@@ -13,6 +15,7 @@ const USUAL = {
   freeing: "SOFT_HAMMER_EDGE",
   proving: "TAP_SIDEWAYS",
   plugs: "LAST",
+  plugsOut: "BEFORE_BARRING",
   lubricant: "ASSEMBLY_LUBE",
   order: "CYLINDER_BY_CYLINDER",
   renewLocks: false,
@@ -20,29 +23,32 @@ const USUAL = {
 
 const schools = <K extends keyof typeof USUAL>() => z.custom<NonNullable<Rules[K]>>();
 
-const RULES = z.object({
-  freeing: schools<"freeing">(),
-  proving: schools<"proving">(),
-  plugs: schools<"plugs">(),
-  lubricant: schools<"lubricant">(),
-  order: schools<"order">(),
-  renewLocks: z.boolean(),
-  psi: figure(),
-  turnsAtLbfFt: figure(),
-  warnAfterMinutes: figure(),
-  gaugeLowIn: figure(),
-  gaugeHighIn: figure(),
-  torques: z.array(
-    z.object({
-      of: z.string(),
-      perCylinder: z.boolean(),
-      stepsLbfFt: several(readNumber),
-      order: z.string(),
-      lubricant: z.string(),
-      source: z.string(),
-    }),
-  ),
-});
+const rulesIn = (unit: LashUnit) =>
+  z.object({
+    freeing: schools<"freeing">(),
+    proving: schools<"proving">(),
+    plugs: schools<"plugs">(),
+    lubricant: schools<"lubricant">(),
+    order: schools<"order">(),
+    renewLocks: z.boolean(),
+    psi: measured("pressure", unit),
+    turnsAtLbfFt: measured("torque", unit),
+    warnAfterMinutes: figure(),
+    gaugeLowIn: height(unit),
+    gaugeHighIn: height(unit),
+    plugsOut: schools<"plugsOut">(),
+    torques: z.array(
+      z.object({
+        of: z.string(),
+        perCylinder: z.boolean(),
+        stepsLbfFt: several((t) => readMeasure("torque", t, unit)),
+        order: z.string(),
+        lubricant: z.string(),
+        source: z.string(),
+        only: z.enum(["", "IN_CAR", "HEADS_OFF", "ASSEMBLE"]),
+      }),
+    ),
+  });
 
 export const BLANK_TORQUE = {
   of: "",
@@ -51,33 +57,44 @@ export const BLANK_TORQUE = {
   order: "",
   lubricant: "",
   source: "",
+  only: "" as const,
 };
 
 /** How the team works, as boxes, and kept for every plan to come. */
 export function useRulesEntry(engineId: string, rules: Rules) {
-  const { hand } = useSettings();
+  const { hand, unit } = useSettings();
   const queries = useQueryClient();
   return useEntry({
-    schema: RULES,
+    schema: rulesIn(unit),
     first: {
       freeing: rules.freeing ?? USUAL.freeing,
       proving: rules.proving ?? USUAL.proving,
       plugs: rules.plugs ?? USUAL.plugs,
+      plugsOut: rules.plugsOut ?? USUAL.plugsOut,
       lubricant: rules.lubricant ?? USUAL.lubricant,
       order: rules.order ?? USUAL.order,
       renewLocks: rules.renewLocks ?? USUAL.renewLocks,
-      psi: boxText(rules.psi),
-      turnsAtLbfFt: boxText(rules.turnsAtLbfFt),
+      psi: measureBox("pressure", rules.psi, unit),
+      turnsAtLbfFt: measureBox("torque", rules.turnsAtLbfFt, unit),
       warnAfterMinutes: boxText(rules.warnAfterMinutes),
-      gaugeLowIn: boxText(rules.gaugeLowIn),
-      gaugeHighIn: boxText(rules.gaugeHighIn),
-      torques: (rules.torques ?? []).map((t) => ({ ...t, stepsLbfFt: t.stepsLbfFt.join(" ") })),
+      gaugeLowIn: boxText(rules.gaugeLowIn, (v) => heightText(v, unit)),
+      gaugeHighIn: boxText(rules.gaugeHighIn, (v) => heightText(v, unit)),
+      torques: (rules.torques ?? []).map((t) => ({
+        ...t,
+        stepsLbfFt: t.stepsLbfFt.map((v) => measureBox("torque", v, unit)).join(" "),
+        only: t.only ?? ("" as const),
+      })),
     },
     send: (read) =>
       answered(
         api.PUT("/api/engines/{id}/change-rules", {
           params: { path: { id: engineId }, query: { who: hand || undefined } },
-          body: { ...read, torques: read.torques.filter((t) => t.of.trim() !== "") },
+          body: {
+            ...read,
+            torques: read.torques
+              .filter((t) => t.of.trim() !== "")
+              .map((t) => ({ ...t, only: t.only === "" ? undefined : t.only })),
+          },
         }),
       ),
     kept: () => queries.invalidateQueries({ queryKey: ["engines", engineId] }),

@@ -1,4 +1,5 @@
 import { useFormContext } from "react-hook-form";
+import { useSettings } from "../../shell/settings";
 import { Box, Flag, Pick } from "./boxes";
 import type { SheetForm } from "./sheetForm";
 
@@ -24,6 +25,7 @@ const ADJUSTERS = [
 
 /** Lifters, rockers and what is turned or exchanged to set lash. */
 export function DrivePart() {
+  const { unit } = useSettings();
   const { watch } = useFormContext<SheetForm>();
   const lifter = watch("drive.lifter");
   const adjuster = watch("drive.adjuster");
@@ -54,7 +56,7 @@ export function DrivePart() {
           <Box name="drive.partExhaustIn" label={`Exhaust ${part} now in`} />
           <Box
             name="drive.partsIn"
-            label={`${part}s to be had, in`}
+            label={`${part}s to be had, ${unit === "mm" ? "mm" : "in"}`}
             hint="all sizes in inches: 9.780 9.790 9.800"
             numeric={false}
           />

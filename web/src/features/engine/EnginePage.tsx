@@ -10,7 +10,7 @@ import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { useSettings } from "../../shell/settings";
 import { Choice } from "../../ui/Choice";
 import { type LashUnit, unitName } from "../../units/lash";
-import { preloadUnit } from "../../units/preload";
+import { preloadUnit } from "../../words/preload";
 import { OpenItemsPart } from "../change/OpenItemsPart";
 import { SpringsLine } from "../fatigue/SpringsLine";
 import { NextStep } from "../home/HomePage";

@@ -1,5 +1,7 @@
 import { useFieldArray, useFormContext } from "react-hook-form";
+import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
+import { unitOf } from "../../units/measures";
 import { SCHOOLS } from "../crank/schools";
 import { Box, Flag, Pick } from "./boxes";
 import type { SheetForm } from "./sheetForm";
@@ -11,6 +13,7 @@ const METALS = [
 
 /** The engine's house rules, and the rest that touches this work. */
 export function RulesPart() {
+  const { unit } = useSettings();
   const { watch, control } = useFormContext<SheetForm>();
   const hydraulic = watch("drive.lifter").endsWith("HYDRAULIC");
   const rules = useFieldArray({ control, name: "use.classRules" });
@@ -71,7 +74,7 @@ export function RulesPart() {
         <Box name="bottomEnd.boreIn" label="Bore" />
         <Box name="bottomEnd.strokeIn" label="Stroke" />
         <Box name="bottomEnd.rodIn" label="Rod" />
-        <Box name="use.boostPsi" label="Boost, psi" placeholder="none" />
+        <Box name="use.boostPsi" label={`Boost, ${unitOf("pressure", unit)}`} placeholder="none" />
         <Box
           name="use.unit"
           label="Use is also counted in"

@@ -1,5 +1,6 @@
 import type { Schemas } from "../../api/client";
 import { fromInch, type LashUnit, toInch } from "../../units/lash";
+import { measureBox, readMeasure } from "../../units/measures";
 
 export type EngineSheet = Schemas["EngineSheet"];
 
@@ -117,6 +118,19 @@ export const isLength = (key: string) => key.endsWith("In") && key !== "partsIn"
 
 const unitOf = (u: LashUnit) => (u === "mm" ? "mm" : "in");
 
+/** What a box says, in the person's unit or with another named. */
+function figureOf(text: string, key: string, unit: LashUnit): number | undefined {
+  if (key.endsWith("Psi")) return readMeasure("pressure", text, unit);
+  const [, figure = "", named] = /^(.*?)\s*(mm|in|"|°)?$/.exec(text) ?? [];
+  const value = Number(figure.replace(",", "."));
+  if (!isLength(key)) return value;
+  return toInch(value, named === "mm" ? "mm" : named === "in" || named === '"' ? "in" : unitOf(unit));
+}
+
+/** Sizes in a row, as the person's unit has them. */
+const sizes = (text: string, turn: (v: number) => number) =>
+  text.replace(/-?(\d+\.?\d*|\.\d+)/g, (t) => String(Math.round(turn(Number(t)) * 1e5) / 1e5));
+
 export interface Unreadable {
   field: string;
   message: string;
@@ -124,6 +138,8 @@ export interface Unreadable {
 
 function textOf(value: unknown, key: string, unit: LashUnit): string {
   if (value === undefined || value === null) return "";
+  if (key === "partsIn" && unit === "mm") return sizes(String(value), (v) => fromInch(v, "mm"));
+  if (typeof value === "number" && key.endsWith("Psi")) return measureBox("pressure", value, unit);
   if (typeof value === "number" && isLength(key)) {
     return String(Math.round(fromInch(value, unitOf(unit)) * 10000) / 10000);
   }
@@ -196,17 +212,19 @@ export function toSheet(form: SheetForm, unit: LashUnit): { sheet: EngineSheet; 
     for (const key of keys) {
       const text = String((values as Record<string, unknown>)[key] ?? "").trim();
       if (text === "") continue;
-      out[key] = WORDS.has(key) ? text : number(text, `${path}.${key}`, key);
+      if (key === "partsIn")
+        out[key] = unit === "mm" ? sizes(text.replace(/,(?=\d)/g, "."), (v) => toInch(v, "mm")) : text;
+      else out[key] = WORDS.has(key) ? text : number(text, `${path}.${key}`, key);
     }
     return out;
   };
   const number = (text: string, field: string, key: string) => {
-    const value = Number(text.replace(",", ".").replace(/\s*(mm|in|"|°)$/, ""));
-    if (!Number.isFinite(value)) {
+    const value = figureOf(text, key, unit);
+    if (value === undefined || !Number.isFinite(value)) {
       unreadable.push({ field, message: `"${text}" is not a number` });
       return undefined;
     }
-    return isLength(key) ? toInch(value, unitOf(unit)) : value;
+    return value;
   };
   const points = (list: Row[], path: string) =>
     list.map((r, i) => part(r, `${path}.${i}`, ["tappetLiftIn", "durationDeg"]));

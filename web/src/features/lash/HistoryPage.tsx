@@ -11,7 +11,7 @@ import { useSettings } from "../../shell/settings";
 import { Notice } from "../../ui/Notice";
 import { nth } from "../../ui/nth";
 import { driftText, unitName } from "../../units/lash";
-import { preloadFigure } from "../../units/preload";
+import { preloadFigure } from "../../words/preload";
 import { ValveLife } from "./ValveLife";
 
 /** Lash over rounds and hours: a small chart in the place of each valve, one valve large. */

@@ -11,8 +11,9 @@ import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { lashText, unitName } from "../../units/lash";
-import { preloadFigure, preloadUnit } from "../../units/preload";
+import { figureText, measureText, unitOf } from "../../units/measures";
 import { groundText } from "../../words/adjust";
+import { preloadFigure, preloadUnit } from "../../words/preload";
 import { say } from "../../words/said";
 import { SCHOOLS, type School } from "../crank/schools";
 import { fittedText, readText } from "./readings";
@@ -40,6 +41,7 @@ export function BlankSheetPage() {
 }
 
 function Blank({ engine }: { engine: Schemas["EngineView"] }) {
+  const { unit } = useSettings();
   const [state, setState] = useState<"HOT" | "COLD">(engine.sheet.cam?.lashState ?? "COLD");
   const [school, setSchool] = useState<School>(
     (engine.sheet.rules?.school as School | undefined) ?? "BEST_STOPS",
@@ -85,7 +87,7 @@ function Blank({ engine }: { engine: Schemas["EngineView"] }) {
           wanted={wanted}
           state={state}
           figures={{}}
-          head="date ____________   hours ________   head °F ______ to ______   by ______"
+          head={`date ____________   hours ________   heads ${unitOf("warmth", unit)} ______ to ______   by ______`}
         />
       )}
     </>
@@ -117,7 +119,7 @@ export function FilledSheetPage() {
   const temp =
     round.headTempStartF === undefined
       ? ""
-      : `, heads ${Math.round(round.headTempStartF)} to ${round.headTempEndF === undefined ? "?" : Math.round(round.headTempEndF)} °F`;
+      : `, heads ${figureText("warmth", round.headTempStartF, unit)} to ${measureText("warmth", round.headTempEndF, unit)}`;
   return (
     <>
       <EngineTabs id={round.engineId} name={round.engineName} />

@@ -4,8 +4,8 @@ import { MarkIcon } from "../../plan/verdict";
 import { useSettings } from "../../shell/settings";
 import { nth } from "../../ui/nth";
 import { driftText, lashText, unitName } from "../../units/lash";
-import { preloadDriftText } from "../../units/preload";
 import { partText, preloadText, sizeText } from "../../words/adjust";
+import { preloadDriftText } from "../../words/preload";
 import { fittedText, readText, wantedText } from "./readings";
 import { type Round, useLooks } from "./useRound";
 

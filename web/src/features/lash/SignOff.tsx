@@ -10,16 +10,19 @@ import { Button } from "../../ui/Button";
 import { Check, Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { useEntry } from "../../ui/useEntry";
-import { figure, words } from "../../units/boxes";
+import { measured, words } from "../../units/boxes";
+import type { LashUnit } from "../../units/lash";
+import { figureText, measureText, unitOf } from "../../units/measures";
 import { ofRound, type RoundParcel } from "./overlay";
 import type { Round } from "./useRound";
 
-const SIGNATURE = z.object({
-  initials: z.string(),
-  headTempEndF: figure(),
-  note: words(),
-  rulesChecked: z.array(z.string()),
-});
+const signatureIn = (unit: LashUnit) =>
+  z.object({
+    initials: z.string(),
+    headTempEndF: measured("warmth", unit),
+    note: words(),
+    rulesChecked: z.array(z.string()),
+  });
 
 /** The signature under a round; what still waits goes first. */
 export function SignOff({ round, waits }: { round: Round; waits: readonly RoundParcel[] }) {
@@ -27,7 +30,7 @@ export function SignOff({ round, waits }: { round: Round; waits: readonly RoundP
   const settings = useSettings();
   const rules = useQuery(engineQuery(round.engineId)).data?.sheet.use?.classRules ?? [];
   const { box, choice, submit, trouble, keeping } = useEntry({
-    schema: SIGNATURE,
+    schema: signatureIn(settings.unit),
     first: {
       initials: settings.hand || round.hand,
       headTempEndF: "",
@@ -49,7 +52,7 @@ export function SignOff({ round, waits }: { round: Round; waits: readonly RoundP
         Signed off by <strong>{round.signedBy}</strong>
         {round.signedAt && `, ${new Date(round.signedAt).toLocaleString()}`}.
         {round.headTempEndF !== undefined &&
-          ` Heads ${round.headTempStartF ?? "?"} to ${round.headTempEndF} °F.`}
+          ` Heads ${figureText("warmth", round.headTempStartF, settings.unit)} to ${measureText("warmth", round.headTempEndF, settings.unit)}.`}
         {round.note && ` ${round.note}`}
       </Notice>
     );
@@ -67,7 +70,7 @@ export function SignOff({ round, waits }: { round: Round; waits: readonly RoundP
       <div className="grid gap-3 min-[640px]:grid-cols-[8rem_12rem_1fr_auto] min-[640px]:items-start">
         <Initials {...choice("initials")} error={box("initials").error} />
         <Field
-          label="Head temperature, °F"
+          label={`Head temperature, ${unitOf("warmth", settings.unit)}`}
           inputMode="decimal"
           hint="at the end, if known"
           {...box("headTempEndF")}

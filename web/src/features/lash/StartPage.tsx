@@ -4,11 +4,14 @@ import type { Schemas } from "../../api/client";
 import { engineSprings, hours as hoursQuery, plan as planQuery } from "../../api/queries";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { Initials } from "../../shell/Initials";
+import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { Check, Field, Select } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
+import { unitOf } from "../../units/measures";
 import { SCHOOLS } from "../crank/schools";
+import { CrankStands } from "./CrankStands";
 import { PlanShort, Targets } from "./StartParts";
 import { stopsOf, useStart } from "./useStart";
 
@@ -29,10 +32,20 @@ interface StartProps {
 
 /** Who, hot or cold, in which order; what the lash shall be. */
 function Start({ engine, hours }: StartProps) {
+  const { unit } = useSettings();
   const fitted = (useQuery(engineSprings(engine.id)).data?.springs.length ?? 0) > 0;
-  const { form, box, choice, submit, trouble, keeping } = useStart(engine, hours, fitted);
-  const { state, school, stops, onMarks, withSprings } = form.watch();
-  const plan = useQuery(planQuery({ sheet: engine.sheet, school, stops: stopsOf(stops), onMarks }));
+  const start = useStart(engine, hours, fitted);
+  const { form, box, choice, submit, trouble, keeping } = start;
+  const { state, school, stops, onMarks, withSprings, seen, fromDeg } = form.watch();
+  const plan = useQuery(
+    planQuery({
+      sheet: engine.sheet,
+      school,
+      stops: stopsOf(stops),
+      onMarks,
+      fromDeg: seen === "ANYWHERE" || fromDeg === "" ? undefined : Number(fromDeg),
+    }),
+  );
   return (
     <form className="grid gap-3 p-3 min-[900px]:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]" onSubmit={submit}>
       <section className="scribed grid content-start gap-4 rounded p-4">
@@ -56,7 +69,7 @@ function Start({ engine, hours }: StartProps) {
             ]}
           />
           <Field
-            label="Head temperature, °F"
+            label={`Head temperature, ${unitOf("warmth", unit)}`}
             hint="if known"
             inputMode="decimal"
             className="num text-xl"
@@ -88,6 +101,7 @@ function Start({ engine, hours }: StartProps) {
           )}
         </div>
         {school === "BEST_STOPS" && <Check label="Only where the balancer has a mark" {...box("onMarks")} />}
+        <CrankStands engine={engine} start={start} />
         {plan.error && <Notice tone="stop">{plan.error.message}</Notice>}
         {plan.data && <PlanShort plan={plan.data} />}
       </section>

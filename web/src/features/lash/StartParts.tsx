@@ -29,6 +29,9 @@ export function PlanShort({ plan }: { plan: Schemas["PlanView"] }) {
         {plan.stops.map((s) => (
           <li key={s.number} className="border-t border-hair py-1">
             <span className="num mr-2 text-lg">{s.number}</span>
+            {s.number === 1 && s.barDeg > 0 && (
+              <span className="num mr-2">bar {Math.round(s.barDeg)}° to</span>
+            )}
             {s.look}: <strong>{s.valves.map((v) => v.position).join(" ")}</strong>
           </li>
         ))}

@@ -1,7 +1,7 @@
 import { useSettings } from "../../shell/settings";
 import { lashText, unitName } from "../../units/lash";
-import { preloadFigure, preloadUnit } from "../../units/preload";
 import { groundText } from "../../words/adjust";
+import { preloadFigure, preloadUnit } from "../../words/preload";
 import { say } from "../../words/said";
 import type { ValveView } from "./useRound";
 

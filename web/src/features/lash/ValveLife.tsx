@@ -4,8 +4,8 @@ import { kindOf } from "../../plan/geometry";
 import { MARKS } from "../../plan/verdict";
 import { useSettings } from "../../shell/settings";
 import { driftText, lashText, unitName } from "../../units/lash";
-import { preloadDriftText, preloadFigure, preloadUnit } from "../../units/preload";
 import { groundText, rangeText } from "../../words/adjust";
+import { preloadDriftText, preloadFigure, preloadUnit } from "../../words/preload";
 
 /** One valve over all its rounds: the chart, and under it every figure. */
 export function ValveLife({ lash, valve }: { lash: Schemas["EngineLash"]; valve: Valve }) {

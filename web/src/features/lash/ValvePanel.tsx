@@ -13,6 +13,7 @@ import { LookRow } from "./LookRow";
 import type { RoundParcel } from "./overlay";
 import { PartFitted } from "./PartFitted";
 import { type Act, askedNow, type Hand } from "./roundFlow";
+import { Traps } from "./Traps";
 import type { Round, ValveView } from "./useRound";
 import { ValveHead } from "./ValveHead";
 
@@ -116,6 +117,9 @@ export function ValvePanel(props: ValvePanelProps) {
           >
             {trouble ? `✕ ${trouble}` : sureOut ? "" : hint(round, step, there)}
           </p>
+          {step !== "DONE" && (
+            <Traps traps={step === "FOUND" || step === "SURE" ? round.trapsFound : round.trapsLeft} />
+          )}
           {narrow && (
             <Keypad
               onKey={(k) => type(k === "⌫" ? text.slice(0, -1) : text + k)}

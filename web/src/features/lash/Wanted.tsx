@@ -2,8 +2,8 @@ import type { Schemas } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Notice } from "../../ui/Notice";
 import { lashText, unitName } from "../../units/lash";
-import { preloadFigure, preloadUnit } from "../../units/preload";
 import { groundText } from "../../words/adjust";
+import { preloadFigure, preloadUnit } from "../../words/preload";
 import { say } from "../../words/said";
 
 const kindName = (kind: "INTAKE" | "EXHAUST") => (kind === "INTAKE" ? "Intake" : "Exhaust");

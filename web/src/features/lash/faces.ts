@@ -2,7 +2,7 @@ import type { Schemas, Valve } from "../../api/client";
 import { kindOf } from "../../plan/geometry";
 import type { ValveFace } from "../../plan/ValvePlan";
 import { driftText, type LashUnit, lashText } from "../../units/lash";
-import { preloadDriftText, preloadFigure } from "../../units/preload";
+import { preloadDriftText, preloadFigure } from "../../words/preload";
 
 export type Shown = "left" | "found" | "drift";
 type Point = Schemas["Point"];

@@ -1,7 +1,7 @@
 import type { Schemas } from "../../api/client";
 import { type LashUnit, lashText } from "../../units/lash";
-import { preloadFigure, turnsText } from "../../units/preload";
 import { rangeText, sizeText } from "../../words/adjust";
+import { preloadFigure, turnsText } from "../../words/preload";
 import type { ValveView } from "./useRound";
 
 /** Size of the part that is in, inch. */

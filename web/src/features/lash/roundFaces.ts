@@ -3,7 +3,7 @@ import type { Parcel } from "../../outbox/parcel";
 import { homeOf } from "../../outbox/words";
 import type { ValveFace } from "../../plan/ValvePlan";
 import { type LashUnit, lashText } from "../../units/lash";
-import { preloadFigure } from "../../units/preload";
+import { preloadFigure } from "../../words/preload";
 import type { Round, ValveView } from "./useRound";
 
 function figure(v: ValveView, unit: LashUnit): string {

@@ -113,6 +113,8 @@ export class FakeRound {
       hydraulic: false,
       adjuster: "FULCRUM_NUT",
       leavesWhatIsIn: this.leavesWhatIsIn,
+      trapsFound: [],
+      trapsLeft: [],
       plan: { stops: [{ number: 1, crankDeg: 0 }] },
       valves,
       done: valves.filter((v) => v.status === "DONE").length,

@@ -18,6 +18,7 @@ export function reasonWords(r: Reason, unit: LashUnit): string {
   switch (r.code) {
     case "OPEN_JOB":
     case "OPEN_ITEM":
+    case "NOT_WHOLE":
       return because;
     case "NO_SPRINGS":
       return "no springs are on record";

@@ -1,7 +1,9 @@
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
+import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
+import { measureText } from "../../units/measures";
 import { FILE_BOX } from "../interchange/fileBox";
 
 type Understood = Schemas["Understood"];
@@ -25,6 +27,7 @@ function send(file: File, onPart: (share: number) => void): Promise<Understood> 
 
 /** A logger's file: what was understood, before anything is kept. */
 export function LoggerPart({ onUnderstood }: { onUnderstood: (sum: Understood["sum"]) => void }) {
+  const { unit } = useSettings();
   const [share, setShare] = useState<number>();
   const [read, setRead] = useState<Understood>();
   const [trouble, setTrouble] = useState<string>();
@@ -64,7 +67,7 @@ export function LoggerPart({ onUnderstood }: { onUnderstood: (sum: Understood["s
             <b className="num text-xl">{Math.round(read.sum.cycles)}</b> cycles, top{" "}
             <b className="num text-xl">{Math.round(read.sum.topRpm)}</b> rpm,{" "}
             <b className="num text-xl">{read.sum.overRevs}</b> over-revs
-            {read.sum.hottest !== undefined && `, hottest ${Math.round(read.sum.hottest)} °F`}
+            {read.sum.hottest !== undefined && `, hottest ${measureText("warmth", read.sum.hottest, unit)}`}
           </p>
           <p className="text-muted">
             {read.sum.rows} rows, {read.sum.gaps} gaps, {read.sum.spikes} spikes left out.{" "}

@@ -2,6 +2,7 @@ import type { Schemas } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { nth } from "../../ui/nth";
 import { heightText, heightUnit, loadText, loadUnit } from "../../units/load";
+import { figureText, measureText, unitOf } from "../../units/measures";
 import { LoadDrawing } from "./LoadDrawing";
 import { PocketRemarks } from "./PocketRemarks";
 
@@ -21,7 +22,7 @@ export function KindPart({ candidates, kind }: KindPartProps) {
     [`Closed, ${loadUnit(unit)}`, (x) => loadText(x.fit.seatLbf, unit, 0)],
     [`Open, ${loadUnit(unit)}`, (x) => loadText(x.fit.openLbf, unit, 0)],
     [`To bind, ${heightUnit(unit)}`, (x) => heightText(x.fit.bindClearanceIn, unit)],
-    ["Rate, lbf/in", (_, c) => c.rateLbfPerIn.toFixed(0)],
+    [`Rate, ${unitOf("rate", unit)}`, (_, c) => figureText("rate", c.rateLbfPerIn, unit)],
   ];
   return (
     <section className="scribed grid gap-2 rounded p-4" aria-label={name}>
@@ -96,8 +97,8 @@ export function InnerOut({ candidates }: { candidates: Schemas["Candidate"][] })
                 `${loadText(k.fit.openLbf * (c.outerAlone?.share ?? 0), unit, 0)} ${loadUnit(unit)} open at the ${k.kind.toLowerCase()}`,
             )
             .join(", ")}
-          , {c.outerAlone?.rateLbfPerIn.toFixed(0)} lbf/in. By the wires' share of the rate: measure the outer
-          alone before relying on it.
+          , {measureText("rate", c.outerAlone?.rateLbfPerIn, unit)}. By the wires' share of the rate: measure
+          the outer alone before relying on it.
         </p>
       ))}
     </section>

@@ -6,7 +6,7 @@ import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
-import { heightText, heightUnit, loadText, loadUnit, readHeight } from "../../units/load";
+import { heightText, heightUnit, kept, loadText, loadUnit, named, readHeight } from "../../units/load";
 import { wayText } from "../../words/adjust";
 import { LoadDrawing } from "./LoadDrawing";
 import { PocketRemarks } from "./PocketRemarks";
@@ -34,9 +34,9 @@ export function PocketForm({ engineId, pocket, onNext }: PocketFormProps) {
     sealGap: text(f.sealGapIn),
     pocket: text(f.pocketIn),
     coilGap: text(f.coilGapIn),
-    shims: f.shims ?? "",
+    shims: kept(f.shims ?? "", unit),
     retainer: f.retainer ?? "",
-    locks: f.locks ?? "",
+    locks: kept(f.locks ?? "", unit),
     locator: f.locator ?? "",
   });
   const [picked, setPicked] = useState(0);
@@ -54,9 +54,9 @@ export function PocketForm({ engineId, pocket, onNext }: PocketFormProps) {
             sealGapIn: readHeight(t.sealGap, unit),
             pocketIn: readHeight(t.pocket, unit),
             coilGapIn: readHeight(t.coilGap, unit),
-            shims: t.shims || undefined,
+            shims: named(t.shims, unit) || undefined,
             retainer: t.retainer || undefined,
-            locks: t.locks || undefined,
+            locks: named(t.locks, unit) || undefined,
             locator: t.locator || undefined,
             hand,
             why: "measured in its pocket",

@@ -183,7 +183,10 @@ export function RulesPart({ engineId, rules }: RulesPartProps) {
           ["WHOLE_SET", "whole set"],
         ]}
       />
-      <Check label="Stock rotators: not for more than about 220 lbf open" {...box("stockRotators")} />
+      <Check
+        label={`Stock rotators: not for more than about ${loadText(220, unit, 0)} ${loadUnit(unit)} open`}
+        {...box("stockRotators")}
+      />
       <LinkLimits
         caption="What each part is good for, by its maker"
         hint="blank: not known, not looked at"

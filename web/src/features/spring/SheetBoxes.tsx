@@ -6,6 +6,7 @@ import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Field, Select } from "../../ui/Field";
 import { heightUnit, loadUnit, readHeight, readLoad, readNumber } from "../../units/load";
+import { figureText, unitOf } from "../../units/measures";
 
 const FORMS = [
   ["SINGLE", "single"],
@@ -124,7 +125,8 @@ export function SheetBoxes({ of, refused }: SheetBoxesProps) {
       </details>
       {read?.rateLbfPerIn !== undefined && (
         <p className="text-muted">
-          Rate by these loads <b className="num text-lg">{read.rateLbfPerIn.toFixed(0)}</b> lbf/in
+          Rate by these loads <b className="num text-lg">{figureText("rate", read.rateLbfPerIn, unit)}</b>{" "}
+          {unitOf("rate", unit)}
         </p>
       )}
     </>

@@ -115,7 +115,7 @@ class BadInputApiTest extends ApiTest {
         """
         {"typeId":"%s","setName":"K","engineHours":0,"hoursBefore":%s,"heightIn":%s,"hand":"KV"}""";
     String at = "/api/engines/" + engine + "/spring-sets/" + UUID.randomUUID();
-    refuses(put(at, set.formatted(type, "0", "0")), 422, "heightIn", "0.1 and 10 in");
+    refuses(put(at, set.formatted(type, "0", "0")), 422, "heightIn", "{0.1 in} and {10 in}");
     refuses(
         put(at, set.formatted(type, "1e300", "1.95")), 422, "hoursBefore", "beyond all measure");
     refuses(put(at, set.formatted(type, "100001", "1.95")), 422, "hoursBefore", "0 to 100000");

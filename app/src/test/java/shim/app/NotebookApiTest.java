@@ -85,12 +85,12 @@ class NotebookApiTest extends ApiTest {
       value = {
         "{\"lossPercent\":80}             | lossPercent       | between 1 and 50 %",
         "{\"changeAt\":0}                 | changeAt          | between 0.001 and 0.9",
-        "{\"heightToleranceIn\":1}        | heightToleranceIn | 0.001 to 0.1 in",
+        "{\"heightToleranceIn\":1}        | heightToleranceIn | {0.001 in} to {0.1 in}",
         "{\"topRpm\":90000}               | topRpm            | 500 to 20000 rpm",
-        "{\"lockOffsetsIn\":[0.05,0.5]}   | lockOffsetsIn     | within 0.2",
-        "{\"links\":[{\"part\":\"STUD\",\"openLbf\":5}]}   | links.STUD   | 50 and 3000 lbf",
+        "{\"lockOffsetsIn\":[0.05,0.5]}   | lockOffsetsIn     | within {0.2 in}",
+        "{\"links\":[{\"part\":\"STUD\",\"openLbf\":5}]}   | links.STUD   | {50 lbf} and {3000 lbf}",
         "{\"links\":[{\"part\":\"LIFTER\",\"rpm\":5}]}     | links.LIFTER | 500 to 20000 rpm",
-        "{\"links\":[{\"part\":\"ROCKER\",\"liftIn\":15}]} | links.ROCKER | 0.1 and 1.5 in",
+        "{\"links\":[{\"part\":\"ROCKER\",\"liftIn\":15}]} | links.ROCKER | {0.1 in} and {1.5 in}",
       })
   void limitsThatCannotBeAreRefusedAtTheirBox(String rules, String field, String words) {
     MvcTestResult answer = put("/api/engines/" + engine + "/spring-rules", rules.strip());

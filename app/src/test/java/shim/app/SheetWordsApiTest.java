@@ -49,10 +49,10 @@ class SheetWordsApiTest extends ApiTest {
         "drive.ratioIntake         | 30            | drive.ratioIntake | is possible",
         "drive.thread              | ''            | drive.thread | such as 3/8-24",
         "drive.thread              | 'coarse'      | drive.thread | is no thread",
-        "cam.lashIntakeIn          | 18            | cam.lashIntakeIn | 18 thou is 0.018 in",
-        "cam.lashIntakeIn          | 0.45          | cam.lashIntakeIn | 0.45 mm is 0.0177 in",
+        "cam.lashIntakeIn          | 18            | cam.lashIntakeIn | 18 thou is {0.018 in}",
+        "cam.lashIntakeIn          | 0.45          | cam.lashIntakeIn | 0.45 mm is {0.0177 in}",
         "cam.lashIntakeIn          | 0.04          | cam.lashIntakeIn | outside the usual",
-        "cam.liftIntakeIn          | 10.5          | cam.liftIntakeIn | mm is 0.413 in",
+        "cam.liftIntakeIn          | 10.5          | cam.liftIntakeIn | mm is {0.413 in}",
         "cam.liftIntakeIn          | 0.65          | cam.liftIntakeIn | gross lift at the valve?",
         "cam.intake                | null          | cam.intake | one at 0.020 or lower is best",
         "cam.intakeCentreDeg       | null          | cam.intakeCentreDeg | or the four events"

@@ -212,7 +212,7 @@ class SpringApiTest extends ApiTest {
         .bodyJson()
         .extractingPath("$.detail")
         .asString()
-        .contains("below bind at 1.180 in");
+        .contains("below bind at {1.180 in}");
     assertThat(put(fresh(test, "readings"), load("9I", 220)))
         .hasStatus(422)
         .bodyJson()

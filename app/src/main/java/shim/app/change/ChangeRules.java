@@ -46,10 +46,11 @@ public class ChangeRules {
       @Nullable Double gaugeLowIn,
       @Nullable Double gaugeHighIn,
       @Nullable Double warnAfterMinutes,
-      @Nullable List<JobPlan.Torque> torques) {
+      @Nullable List<JobPlan.Torque> torques,
+      Schools.@Nullable PlugsOut plugsOut) {
     static final ChangeRulesSheet BLANK =
         new ChangeRulesSheet(
-            null, null, null, null, null, null, null, null, null, null, null, null);
+            null, null, null, null, null, null, null, null, null, null, null, null, null);
 
     double usualPsi() {
       return psi == null ? AirHold.USUAL_PSI : psi;
@@ -74,7 +75,8 @@ public class ChangeRules {
           Objects.requireNonNullElse(proving, u.proving()),
           Objects.requireNonNullElse(plugs, u.plugs()),
           Objects.requireNonNullElse(lubricant, u.lubricant()),
-          Objects.requireNonNullElse(renewLocks, u.renewLocks()));
+          Objects.requireNonNullElse(renewLocks, u.renewLocks()),
+          Objects.requireNonNullElse(plugsOut, u.plugsOut()));
     }
 
     List<JobPlan.Torque> sheet() {
@@ -91,11 +93,11 @@ public class ChangeRules {
   @Transactional
   public ChangeRulesSheet put(UUID engineId, ChangeRulesSheet sheet, @Nullable String who) {
     Refusal.outside(
-        "psi", sheet.psi(), AirHold.LEAST_PSI, AirHold.MOST_PSI, "air of 20 to 200 psi");
-    Refusal.outside("turnsAtLbfFt", sheet.turnsAtLbfFt(), 1, 200, "1 to 200 lbf·ft");
+        "psi", sheet.psi(), AirHold.LEAST_PSI, AirHold.MOST_PSI, "air of {20 psi} to {200 psi}");
+    Refusal.outside("turnsAtLbfFt", sheet.turnsAtLbfFt(), 1, 200, "{1 lbf·ft} to {200 lbf·ft}");
     Refusal.outside("warnAfterMinutes", sheet.warnAfterMinutes(), 1, 600, "1 to 600 minutes");
-    Refusal.outside("gaugeLowIn", sheet.gaugeLowIn(), 0.5, 6, "0.5 to 6 in");
-    Refusal.outside("gaugeHighIn", sheet.gaugeHighIn(), 0.5, 6, "0.5 to 6 in");
+    Refusal.outside("gaugeLowIn", sheet.gaugeLowIn(), 0.5, 6, "{0.5 in} to {6 in}");
+    Refusal.outside("gaugeHighIn", sheet.gaugeHighIn(), 0.5, 6, "{0.5 in} to {6 in}");
     for (int i = 0; i < sheet.sheet().size(); i++) {
       requireTorque("torques[" + i + "]", sheet.sheet().get(i));
     }
@@ -107,7 +109,7 @@ public class ChangeRules {
       throw Refusal.invalid(field, "say what is torqued, in 40 letters at most");
     }
     if (t.stepsLbfFt().isEmpty() || t.stepsLbfFt().stream().anyMatch(v -> !(v > 0 && v <= 500))) {
-      throw Refusal.invalid(field, t.of() + ": steps of up to 500 lbf·ft, such as 20 40 60");
+      throw Refusal.invalid(field, t.of() + ": steps of up to {500 lbf·ft}, such as 20 40 60");
     }
     if (t.source().isBlank()) {
       throw Refusal.invalid(

@@ -24,10 +24,13 @@ import shim.core.change.ValveState;
 import shim.core.crank.School;
 import shim.core.engine.Position;
 import shim.core.lash.WrittenRound.Phase;
+import shim.core.spring.Stack;
 
 /** What an act means for the other records: parts change hands, lash is read, items stay open. */
 @Component
 class HandOver {
+  private static final String HEADS_ON = "heads on: gasket, torque and lash before anything runs";
+
   private final Springs springs;
   private final Rounds rounds;
   private final OpenItems items;
@@ -59,14 +62,13 @@ class HandOver {
       }
       case ZERO_LASH, LASH -> lash(row, planned, done);
       case ORDER -> ordered(row, done);
-      case ABANDON ->
-          open(
-              row,
-              "abandoned",
-              StaysOpen.Kind.UNFINISHED,
-              "job ended unfinished: " + done.word(),
-              null,
-              done.hand());
+      case ABANDON -> {
+        String words = "job ended unfinished: " + done.word();
+        open(row, "abandoned", StaysOpen.Kind.UNFINISHED, words, null, done.hand());
+        if (planned.plan().kind() != JobPlan.Kind.IN_CAR) {
+          open(row, "heads", StaysOpen.Kind.HEADS_ON, HEADS_ON, null, done.hand());
+        }
+      }
       case SIGN -> signed(row, planned, before, done);
       default -> {
         // Nothing outside the job follows from it.
@@ -84,7 +86,7 @@ class HandOver {
       ValveState valve, @Nullable String shims, @Nullable String out, Set<String> scrapped) {}
 
   /** What was written with the last act of a kind at a valve. */
-  private static @Nullable String last(List<Done> acts, Act act, Position p) {
+  static @Nullable String last(List<Done> acts, Act act, Position p) {
     return acts.stream()
         .filter(d -> d.act() == act && p.equals(d.valve()) && d.word() != null)
         .reduce((a, b) -> b)
@@ -169,7 +171,9 @@ class HandOver {
         f.fittedAt(),
         f.toHours(),
         f.removedAt(),
-        m.valve().heightIn() == null ? f.heightIn() : m.valve().heightIn(),
+        m.valve().heightSkipped() && m.valve().shims() != Stack.count(f.shims())
+            ? null
+            : m.valve().heightIn() == null ? f.heightIn() : m.valve().heightIn(),
         m.shims() == null ? f.shims() : m.shims(),
         f.retainer(),
         f.locks(),
@@ -197,7 +201,8 @@ class HandOver {
             false,
             "with a spring change",
             done.at(),
-            planned.plan().valves().stream().map(JobPlan.Work::valve).toList()));
+            planned.plan().valves().stream().map(JobPlan.Work::valve).toList(),
+            null));
     boolean measured = done.act() == Act.ZERO_LASH;
     JobPlan.Sets sets = planned.plan().drive().sets();
     rounds.setAgain(
@@ -256,7 +261,13 @@ class HandOver {
             .map(JobPlanner.AskedValve::valve)
             .toList();
     OptionalDouble breakIn = Maybe.of(planned.ask().breakInHours());
-    StaysOpen.afterSigning(planned.plan(), row.engineHours, standIns, sets(row.engineId), breakIn)
+    List<Position> skipped =
+        job.valves().entrySet().stream()
+            .filter(e -> e.getValue().heightSkipped())
+            .map(Map.Entry::getKey)
+            .toList();
+    StaysOpen.afterSigning(
+            planned.plan(), row.engineHours, skipped, standIns, sets(row.engineId), breakIn)
         .forEach(
             o -> open(row, thing(o), o.kind(), words(o), Maybe.orNull(o.dueHours()), done.hand()));
   }
@@ -282,6 +293,9 @@ class HandOver {
       case STAND_IN -> "stand-in " + o.valves().get(0);
       case ODD -> "odd " + o.valves().get(0);
       case INNER_OUT -> "inner";
+      case HEIGHT_OPEN -> "height";
+      case HEADS_ON -> "heads";
+      case RESET -> "reset";
       case ORDER, UNFINISHED -> throw new IllegalArgumentException("not by signing: " + o.kind());
     };
   }
@@ -296,6 +310,9 @@ class HandOver {
         yield valves + " runs a spring of " + odd.set() + " among " + odd.among();
       }
       case INNER_OUT -> "inner springs are out for the break-in: put them back";
+      case HEIGHT_OPEN -> "installed height not measured: " + valves;
+      case HEADS_ON -> HEADS_ON;
+      case RESET -> "lash or preload set anew, and fixings torqued again, once it has run in";
       case ORDER, UNFINISHED -> throw new IllegalArgumentException("not by signing: " + o.kind());
     };
   }

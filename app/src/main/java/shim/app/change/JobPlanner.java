@@ -236,11 +236,12 @@ class JobPlanner {
   }
 
   private static JobWish.Pocket pocket(Pockets.PocketView p, Stock.Shelf shelf) {
-    return new JobWish.Pocket(p.mark(), p.fitting().shims(), p.targetIn(), shelf.bestFirst(p));
+    return new JobWish.Pocket(
+        p.mark(), p.fitting().shims(), p.targetIn(), shelf.bestFirst(p), p.form().damped());
   }
 
   private JobWish wish(EngineSheet engine, ChangeRules.ChangeRulesSheet team, JobAsk ask) {
-    Refusal.outside("headIn", ask.headIn(), 0.5, 3, "a valve's head is 0.5 to 3 in wide");
+    Refusal.outside("headIn", ask.headIn(), 0.5, 3, "a valve's head is {0.5 in} to {3 in} wide");
     return new JobWish(
         ask.kind(),
         ask.hold(),
@@ -322,7 +323,7 @@ class JobPlanner {
   private static AirHold air(EngineSheet sheet, ChangeRules.ChangeRulesSheet team, JobAsk ask) {
     double psi = ask.psi() == null ? team.usualPsi() : ask.psi();
     if (!AirHold.sound(psi)) {
-      throw Refusal.invalid("psi", "air of 20 to 200 psi");
+      throw Refusal.invalid("psi", "air of {20 psi} to {200 psi}");
     }
     double off = ask.offDeg() == null ? AirHold.USUAL_OFF_DEG : ask.offDeg();
     return new AirHold(slide(sheet), psi, off, team.usualTurnsAt());

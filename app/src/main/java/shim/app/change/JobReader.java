@@ -15,11 +15,15 @@ import shim.app.engine.Engines;
 import shim.app.engine.LayoutView;
 import shim.app.spring.Pockets;
 import shim.core.change.Act;
+import shim.core.change.CrankOff;
 import shim.core.change.Danger;
 import shim.core.change.Done;
 import shim.core.change.Job;
 import shim.core.change.JobPlan;
 import shim.core.change.Step;
+import shim.core.crank.CrankModel;
+import shim.core.crank.StopWords;
+import shim.core.engine.Engine;
 import shim.core.engine.Position;
 
 /** Jobs as they are read, and what on any of them is dangerous now. */
@@ -70,7 +74,9 @@ class JobReader {
         row.endedAt,
         row.signedBy,
         state,
-        atHeight(row, planned, job, state.next()),
+        atHeight(row, planned, job, state.next(), done),
+        stop(engine.engine(), state.next()),
+        offTdc(job, state.next()),
         done,
         findings.findByJobIdOrderByFoundAt(id).stream().map(JobReader::finding).toList(),
         row.changes);
@@ -78,7 +84,7 @@ class JobReader {
 
   /** The load check: what the spring that goes in next does at the height just measured. */
   private Pockets.@Nullable AtHeight atHeight(
-      JobRow row, JobPlanner.Planned planned, Job job, @Nullable Step next) {
+      JobRow row, JobPlanner.Planned planned, Job job, @Nullable Step next, List<Done> done) {
     if (next == null || next.act() != Act.SPRING_IN || next.valve() == null) {
       return null;
     }
@@ -87,8 +93,29 @@ class JobReader {
     return measured == null || spring == null
         ? null
         : pockets
-            .at(row.engineId, next.valve(), measured, spring, job.valve(next.valve()).shims())
+            .at(row.engineId, next.valve(), measured, spring, under(job, done, next.valve()))
             .orElse(null);
+  }
+
+  private static Pockets.Under under(Job job, List<Done> done, Position valve) {
+    return new Pockets.Under(job.valve(valve).shims(), HandOver.last(done, Act.STACK, valve));
+  }
+
+  /** How to find the place the crank is barred to; without a cam nobody can say. */
+  private static @Nullable StopWords stop(Engine engine, @Nullable Step next) {
+    if (next == null || next.act() != Act.BAR || next.figure() == null) {
+      return null;
+    }
+    double deg = next.figure();
+    return CrankModel.of(engine)
+        .map(m -> StopWords.of(m, deg, engine.rules().staticTimingDeg()))
+        .orElse(null);
+  }
+
+  private static @Nullable CrankOff offTdc(Job job, @Nullable Step next) {
+    return next == null || next.act() != Act.HOLD || next.cylinder() == null
+        ? null
+        : job.offTdc(next.cylinder()).orElse(null);
   }
 
   private static JobFinding finding(FindingRow f) {

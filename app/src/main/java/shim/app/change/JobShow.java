@@ -16,6 +16,7 @@ import shim.app.change.JobViews.WalkStep;
 import shim.core.change.Act;
 import shim.core.change.Cautions;
 import shim.core.change.Done;
+import shim.core.change.Hold;
 import shim.core.change.Item;
 import shim.core.change.Job;
 import shim.core.change.JobPlan;
@@ -140,6 +141,7 @@ final class JobShow {
               add(all, job, Act.DROPPED, null, p, p + " has dropped", "");
               add(all, job, Act.JUMPED, null, p, "A lock of " + p + " jumped", "");
               add(all, job, Act.ACCEPT_HEIGHT, null, p, p + ": its height may stand", "why");
+              skip(all, job, next, p);
               add(all, job, Act.STACK, null, p, p + ": another stack of shims", "pieces");
               add(all, job, Act.SPRING_OUT, null, p, p + ": take the spring out again", "why");
               add(all, job, Act.UNHOOK, null, p, p + ": take the locks out again", "");
@@ -149,7 +151,8 @@ final class JobShow {
     add(all, job, Act.LOCK, null, null, "Lock the crank", "");
     add(all, job, Act.UNLOCK, null, null, "Unlock the crank", "");
     Stream.of(Item.values())
-        .filter(i -> job.count(i).counted() != null && job.count(i).difference(i).isPresent())
+        .filter(i -> job.ticked().contains("count:" + i))
+        .filter(i -> job.count(i).difference(i).isPresent())
         .map(
             i ->
                 new Otherwise(
@@ -158,8 +161,14 @@ final class JobShow {
                     null,
                     i.name(),
                     "Count the " + i.many() + " again",
-                    "pieces"))
+                    "pieces",
+                    null,
+                    null))
         .forEach(all::add);
+    for (Item i : List.of(Item.LOCKS, Item.RETAINERS, Item.SEALS)) {
+      pieces(all, job, Act.LAY_OUT, i, "More " + i.many() + " from stock");
+      pieces(all, job, Act.PUT_AWAY, i, "Old " + i.many() + " to scrap or spares, in all");
+    }
     add(all, job, Act.BAR, null, null, "The crank was barred elsewhere", "degrees");
     add(all, job, Act.PARK, null, null, "Park the job", "what it waits for");
     add(all, job, Act.ORDER, null, null, "A part is missing: order it and park", "which part");
@@ -167,7 +176,29 @@ final class JobShow {
     wait(all, job, "delivery", "Wait for a delivery");
     add(all, job, Act.RESUME, null, null, "Take the job up again", "");
     add(all, job, Act.ABANDON, null, null, "End it unfinished", "why");
-    return all.stream().filter(o -> !same(o, next)).toList();
+    List<Otherwise> other = new ArrayList<>(all.stream().filter(o -> !same(o, next)).toList());
+    if (next != null && next.act() == Act.BAR && job.plan().hold() == Hold.AIR) {
+      String words = "The crank stands off TDC, and stays there";
+      String asks = "degrees past TDC, before it with a minus";
+      other.add(new Otherwise(Act.BAR, null, null, null, words, asks, next.id(), next.figure()));
+    }
+    return other;
+  }
+
+  /** A height is left open as the step at hand, so that the walk goes on. */
+  private static void skip(List<Otherwise> all, Job job, @Nullable Step next, Position p) {
+    if (next != null && next.act() == Act.HEIGHT && p.equals(next.valve())) {
+      String words = p + ": its height is not measured";
+      add(all, job, new Otherwise(Act.SKIP_HEIGHT, null, p, null, words, "why", next.id(), null));
+    }
+  }
+
+  private static void pieces(List<Otherwise> all, Job job, Act act, Item item, String words) {
+    Otherwise o = new Otherwise(act, null, null, item.name(), words, "pieces", null, null);
+    Done trial = new Done(act, "", null, null, 1.0, item.name(), "?", Instant.EPOCH);
+    if (job.refuses(trial).isEmpty()) {
+      all.add(o);
+    }
   }
 
   private static boolean same(Otherwise o, @Nullable Step next) {
@@ -178,7 +209,7 @@ final class JobShow {
   }
 
   private static void wait(List<Otherwise> all, Job job, String word, String words) {
-    add(all, job, new Otherwise(Act.PARK, null, null, word, words, "minutes"));
+    add(all, job, new Otherwise(Act.PARK, null, null, word, words, "minutes", null, null));
   }
 
   private static void add(
@@ -189,7 +220,7 @@ final class JobShow {
       @Nullable Position p,
       String words,
       String asks) {
-    add(all, job, new Otherwise(act, c, p, null, words, asks));
+    add(all, job, new Otherwise(act, c, p, null, words, asks, null, null));
   }
 
   /** Offered where the act would be allowed. */

@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 import shim.app.engine.LayoutView;
 import shim.app.spring.Pockets;
 import shim.core.change.Act;
+import shim.core.change.CrankOff;
 import shim.core.change.Done;
 import shim.core.change.Hold;
 import shim.core.change.Item;
@@ -14,6 +15,7 @@ import shim.core.change.Job;
 import shim.core.change.JobPlan;
 import shim.core.change.Step;
 import shim.core.change.ValveState;
+import shim.core.crank.StopWords;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 
@@ -52,6 +54,8 @@ final class JobViews {
    *
    * @param word what goes with the act besides what is entered
    * @param asks what must be entered with it; blank for nothing
+   * @param step the step it stands for; null where it is none
+   * @param fromDeg crank degrees to which what is entered is added; null where it is not
    */
   record Otherwise(
       Act act,
@@ -59,7 +63,9 @@ final class JobViews {
       @Nullable Position valve,
       @Nullable String word,
       String words,
-      String asks) {}
+      String asks,
+      @Nullable String step,
+      @Nullable Double fromDeg) {}
 
   /** What was seen on the way. */
   record JobFinding(
@@ -114,6 +120,8 @@ final class JobViews {
    *
    * @param changes goes up with each change; of two answers the higher is newer
    * @param atHeight what the spring at hand will do at the height just measured
+   * @param stop how to find the crank position of the step at hand, where it is one
+   * @param offTdc where the crank stands off the TDC at which air is to go on now
    */
   record JobView(
       UUID id,
@@ -128,6 +136,8 @@ final class JobViews {
       @Nullable String signedBy,
       JobState state,
       Pockets.@Nullable AtHeight atHeight,
+      @Nullable StopWords stop,
+      @Nullable CrankOff offTdc,
       List<Done> done,
       List<JobFinding> findings,
       long changes) {}

@@ -24,8 +24,9 @@ public class OpenWork {
    *
    * @param jobId the job, where it is one
    * @param dueHours engine hours by which an item is to be put right
+   * @param stops nothing runs until it is done
    */
-  public record Open(@Nullable UUID jobId, String words, @Nullable Double dueHours) {
+  public record Open(@Nullable UUID jobId, String words, @Nullable Double dueHours, boolean stops) {
     public boolean job() {
       return jobId != null;
     }
@@ -41,10 +42,11 @@ public class OpenWork {
                     new Open(
                         j.id(),
                         j.title() + " is open" + (j.parked() == null ? "" : ": " + j.parked()),
-                        null)));
+                        null,
+                        true)));
     items.of(engineId).stream()
         .filter(i -> i.closedAt() == null)
-        .forEach(i -> result.add(new Open(null, i.words(), i.dueHours())));
+        .forEach(i -> result.add(new Open(null, i.words(), i.dueHours(), i.kind().stops())));
     return result;
   }
 }

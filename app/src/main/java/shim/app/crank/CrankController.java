@@ -2,10 +2,14 @@ package shim.app.crank;
 
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import shim.app.engine.Engines;
+import shim.core.crank.CrankSeen;
 import shim.core.crank.School;
 import shim.core.engine.EngineSheet;
 
@@ -22,7 +26,11 @@ class CrankController {
       EngineSheet sheet,
       School school,
       @Min(value = 1, message = STOPS) @Max(value = 64, message = STOPS) int stops,
-      boolean onMarks) {}
+      boolean onMarks,
+      @Nullable Double fromDeg) {}
+
+  /** An engine and what is seen of its crank. */
+  record StandsRequest(@NotNull EngineSheet sheet, @NotNull CrankSeen seen) {}
 
   /**
    * @param stops number of stops for the best few
@@ -36,7 +44,17 @@ class CrankController {
   @PostMapping("/api/calc/setting-plan")
   Plans.PlanView plan(@RequestBody PlanRequest request) {
     return Plans.plan(
-        Engines.reading(request.sheet()), request.school(), request.stops(), request.onMarks());
+        Engines.reading(request.sheet()),
+        request.school(),
+        request.stops(),
+        request.onMarks(),
+        request.fromDeg());
+  }
+
+  /** Where the crank stands by what is seen of it: two places by the balancer alone. */
+  @PostMapping("/api/calc/crank-stands")
+  List<Plans.CrankStands> stands(@RequestBody StandsRequest request) {
+    return Plans.stands(Engines.reading(request.sheet()), request.seen());
   }
 
   @PostMapping("/api/calc/setting-plans")

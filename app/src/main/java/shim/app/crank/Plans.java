@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 import shim.app.http.Refusal;
 import shim.core.crank.BestStops;
 import shim.core.crank.CrankModel;
+import shim.core.crank.CrankSeen;
 import shim.core.crank.School;
 import shim.core.crank.SettingPlan;
 import shim.core.crank.SettingPlanner;
@@ -75,9 +76,11 @@ public final class Plans {
   /**
    * @param stops number of stops for the best few
    * @param onMarks keep the best few to the balancer's marks
+   * @param fromDeg where the crank stands; null where it may stand anywhere
    */
-  public static PlanView plan(Engine engine, School school, int stops, boolean onMarks) {
-    return plan(engine, model(engine), school, stops, onMarks)
+  public static PlanView plan(
+      Engine engine, School school, int stops, boolean onMarks, @Nullable Double fromDeg) {
+    return plan(engine, model(engine), school, stops, onMarks, fromDeg)
         .orElseThrow(
             () ->
                 Refusal.invalid(
@@ -86,11 +89,16 @@ public final class Plans {
   }
 
   private static Optional<PlanView> plan(
-      Engine engine, CrankModel model, School school, int stops, boolean onMarks) {
+      Engine engine,
+      CrankModel model,
+      School school,
+      int stops,
+      boolean onMarks,
+      @Nullable Double fromDeg) {
     List<Double> marks = onMarks ? marks(engine) : List.of();
     return new SettingPlanner(model)
         .plan(school, Math.max(1, stops), marks)
-        .map(p -> view(engine, model, p));
+        .map(p -> view(engine, model, fromDeg == null ? p : p.from(fromDeg)));
   }
 
   private static List<Double> marks(Engine engine) {
@@ -98,11 +106,21 @@ public final class Plans {
     return own.isEmpty() ? List.of(0.0, 90.0, 180.0, 270.0) : own;
   }
 
+  /** A place where the crank may stand, and how a person tells. */
+  public record CrankStands(double crankDeg, StopWords words) {}
+
+  static List<CrankStands> stands(Engine engine, CrankSeen seen) {
+    CrankModel model = model(engine);
+    return seen.places(model).stream()
+        .map(d -> new CrankStands(d, StopWords.of(model, d, engine.rules().staticTimingDeg())))
+        .toList();
+  }
+
   static Comparison compare(Engine engine, int stops, boolean onMarks) {
     CrankModel model = model(engine);
     List<PlanView> plans = new ArrayList<>();
     for (School school : School.values()) {
-      plan(engine, model, school, stops, onMarks).ifPresent(plans::add);
+      plan(engine, model, school, stops, onMarks, null).ifPresent(plans::add);
     }
     SettingPlanner planner = new SettingPlanner(model);
     List<BestStops.Best> curve = planner.curve();
@@ -156,7 +174,8 @@ public final class Plans {
   public static List<Position> valvesInOrder(EngineSheet sheet, Engine engine) {
     String school = sheet.rules() == null ? null : sheet.rules().school();
     try {
-      return plan(engine, school == null ? School.BEST_STOPS : School.valueOf(school), 2, false)
+      return plan(
+              engine, school == null ? School.BEST_STOPS : School.valueOf(school), 2, false, null)
           .stops()
           .stream()
           .flatMap(s -> s.valves().stream())

@@ -189,6 +189,7 @@ class DemoData implements ApplicationRunner {
             true,
             null,
             at,
+            null,
             null));
     for (LashSeason.Written w : round.valves()) {
       rounds.read(id, id(id + "F" + w.position()), figure(w, Phase.FOUND, plan.hand()), at);
@@ -270,6 +271,7 @@ class DemoData implements ApplicationRunner {
             true,
             null,
             at,
+            null,
             null));
     Random random = new Random(11);
     for (Position p : engines.get(engine).engine().layout().positions()) {
@@ -322,6 +324,7 @@ class DemoData implements ApplicationRunner {
             true,
             null,
             daysAgo(0),
+            null,
             null));
     double[] found = {0.012, 0.016, 0.019, 0.015};
     List<String> valves = List.of("1I", "1E", "5I", "5E");

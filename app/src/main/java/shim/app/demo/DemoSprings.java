@@ -235,8 +235,17 @@ class DemoSprings {
                 List.of(12.0, 22.0),
                 "middle outwards",
                 "engine oil",
-                "the builder's sheet"),
-            new JobPlan.Torque("plugs", false, List.of(12.0), "any", "dry", "the head maker")));
+                "the builder's sheet",
+                JobPlan.Kind.IN_CAR),
+            new JobPlan.Torque(
+                "plugs",
+                false,
+                List.of(12.0),
+                "any",
+                "dry",
+                "the head maker",
+                JobPlan.Kind.IN_CAR)),
+        null);
   }
 
   /** Heights as they were measured: one valve a little tall. */

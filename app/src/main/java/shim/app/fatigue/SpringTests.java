@@ -217,7 +217,7 @@ public class SpringTests {
           "heightIn",
           String.format(
               Locale.ROOT,
-              "a height of %.3f in is below bind at %.3f in: measure it again",
+              "a height of {%.3f in} is below bind at {%.3f in}: measure it again",
               e.heightIn(),
               type.bindIn().get()));
     }
@@ -306,7 +306,7 @@ public class SpringTests {
           String.format(
               Locale.ROOT,
               "the check spring reads %.0f %% %s: no tester drifts so far. Is it the right spring,"
-                  + " at its height, and %.0f lbf its load?",
+                  + " at its height, and {%.0f lbf} its load?",
               Math.abs(100 * off),
               off > 0 ? "high" : "low",
               e.knownLbf()));

@@ -108,7 +108,8 @@ public class LashArchive {
             r.lookAtSprings,
             r.note,
             r.startedAt,
-            r.only()),
+            r.only(),
+            r.fromDeg),
         engines.read(r.sheet),
         read,
         looks.findByRoundId(r.id).stream()

@@ -67,7 +67,7 @@ final class ReadingCheck {
         e.figure(),
         SHORTEST_PUSHROD_IN,
         LONGEST_PUSHROD_IN,
-        "a pushrod's length at zero lash lies between 2 and 16 in");
+        "a pushrod's length at zero lash lies between {2 in} and {16 in}");
     if (e.phase() == Phase.LEFT && e.partSizeIn() == null) {
       throw Refusal.invalid("partSizeIn", "say which size went in at " + e.valve());
     }

@@ -31,6 +31,7 @@ import shim.core.lash.LashRecord;
 import shim.core.lash.LashWanted;
 import shim.core.lash.RoundStory;
 import shim.core.lash.ShimSwaps;
+import shim.core.lash.Trap;
 import shim.core.lash.ValveAtHand;
 import shim.core.lash.ValveHistory;
 import shim.core.lash.WrittenRound.Phase;
@@ -49,7 +50,8 @@ class RoundReader {
   private final Cache<PlanAsked, Plans.PlanView> plans =
       Caffeine.newBuilder().maximumSize(64).build();
 
-  private record PlanAsked(String sheet, School school, int stops, boolean onMarks) {}
+  private record PlanAsked(
+      String sheet, School school, int stops, boolean onMarks, @Nullable Double fromDeg) {}
 
   RoundReader(
       RoundRows rounds, ReadingRows readings, LookRows looks, LashPast past, Engines engines) {
@@ -77,7 +79,8 @@ class RoundReader {
   }
 
   void requirePlan(Engine engine, Rounds.RoundStart start) {
-    Plans.PlanView plan = Plans.plan(engine, start.school(), start.stops(), start.onMarks());
+    Plans.PlanView plan =
+        Plans.plan(engine, start.school(), start.stops(), start.onMarks(), start.fromDeg());
     if (!plan.refused().isEmpty()) {
       throw Refusal.invalid("school", plan.refused().get(0) + ": choose another setting order");
     }
@@ -117,6 +120,8 @@ class RoundReader {
         valves,
         done,
         engine.rules().inTolerance() == InTolerance.LEAVE,
+        Trap.at(engine.drive(), Phase.FOUND),
+        Trap.at(engine.drive(), Phase.LEFT),
         round.changes);
   }
 
@@ -170,8 +175,8 @@ class RoundReader {
 
   private Plans.PlanView plan(RoundRow round, Engine engine) {
     return plans.get(
-        new PlanAsked(round.sheet, round.school, round.stops, round.onMarks),
-        asked -> Plans.plan(engine, asked.school, asked.stops, asked.onMarks));
+        new PlanAsked(round.sheet, round.school, round.stops, round.onMarks, round.fromDeg),
+        asked -> Plans.plan(engine, asked.school, asked.stops, asked.onMarks, asked.fromDeg));
   }
 
   /** In working order. */

@@ -48,6 +48,7 @@ class RoundRow {
 
   int stops;
   boolean onMarks;
+  @Nullable Double fromDeg;
   boolean lookAtSprings;
   @Nullable String note;
 
@@ -95,6 +96,7 @@ class RoundRow {
     this.school = start.school();
     this.stops = start.stops();
     this.onMarks = start.onMarks();
+    this.fromDeg = start.fromDeg();
     this.lookAtSprings = start.lookAtSprings();
     this.note = start.note();
     this.sheet = sheet;

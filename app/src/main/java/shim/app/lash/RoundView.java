@@ -18,6 +18,7 @@ import shim.core.lash.Preload;
 import shim.core.lash.PreloadTarget;
 import shim.core.lash.Reading;
 import shim.core.lash.Seen;
+import shim.core.lash.Trap;
 import shim.core.lash.Turn;
 import shim.core.lash.ValveAtHand;
 import shim.core.unit.Said;
@@ -28,6 +29,8 @@ import shim.core.unit.Said;
  * @param plan the stops in working order
  * @param valves in working order
  * @param leavesWhatIsIn house rule: a valve found in is left as found and passed
+ * @param trapsFound what to think of when a valve is read as found
+ * @param trapsLeft and as left
  * @param changes goes up with each change; of two answers the higher is newer
  */
 public record RoundView(
@@ -55,6 +58,8 @@ public record RoundView(
     List<ValveView> valves,
     int done,
     boolean leavesWhatIsIn,
+    List<Trap> trapsFound,
+    List<Trap> trapsLeft,
     long changes) {
 
   /**

@@ -85,6 +85,7 @@ public class Rounds {
    * @param onMarks keep the best few to the balancer's marks
    * @param startedAt now when missing
    * @param only the valves of a partial round; all when missing
+   * @param fromDeg where the crank stands, degrees of the cycle; the plan begins there
    */
   public record RoundStart(
       @NotNull UUID engineId,
@@ -100,7 +101,8 @@ public class Rounds {
       boolean lookAtSprings,
       @Size(max = 2000, message = "2000 letters at most") @Nullable String note,
       @Nullable Instant startedAt,
-      @Nullable List<Position> only) {}
+      @Nullable List<Position> only,
+      @DecimalMin("0") @DecimalMax("720") @Nullable Double fromDeg) {}
 
   /**
    * A reading as it is sent.

@@ -123,7 +123,8 @@ public class Inspections {
   /** Lift becomes what is missing of the card; of two gaps the smaller counts. */
   private static @Nullable Double figure(Engine engine, FindingSeen seen) {
     if (seen.look() == Look.LOBE_LIFT && seen.liftIn() != null && seen.valve() != null) {
-      Refusal.outside("liftIn", seen.liftIn(), 0, 1.5, "a valve lift lies between 0 and 1.5 in");
+      Refusal.outside(
+          "liftIn", seen.liftIn(), 0, 1.5, "a valve lift lies between {0 in} and {1.5 in}");
       double wanted =
           LobeSurvey.wantedIn(engine, seen.valve().kind())
               .orElseThrow(

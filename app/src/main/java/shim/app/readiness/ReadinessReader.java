@@ -58,7 +58,7 @@ class ReadinessReader {
   }
 
   private static Standing.Open open(OpenWork.Open o) {
-    return new Standing.Open(id(o.jobId()), o.words(), Maybe.of(o.dueHours()));
+    return new Standing.Open(id(o.jobId()), o.words(), Maybe.of(o.dueHours()), o.stops());
   }
 
   private static Standing.Spring spring(SpringStanding.Standing s) {

@@ -24,7 +24,7 @@ import java.lang.annotation.Target;
 @Target({FIELD, METHOD, PARAMETER, TYPE_USE})
 @Retention(RetentionPolicy.RUNTIME)
 public @interface HeightIn {
-  String message() default "a height lies between 0.1 and 10 in";
+  String message() default "a height lies between {0.1 in} and {10 in}";
 
   Class<?>[] groups() default {};
 

@@ -24,7 +24,7 @@ import java.lang.annotation.Target;
 @Target({FIELD, METHOD, PARAMETER, TYPE_USE})
 @Retention(RetentionPolicy.RUNTIME)
 public @interface LoadLbf {
-  String message() default "a load lies above zero and up to 5000 lbf";
+  String message() default "a load lies above zero and up to {5000 lbf}";
 
   Class<?>[] groups() default {};
 

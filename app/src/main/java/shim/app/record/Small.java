@@ -24,7 +24,7 @@ import java.lang.annotation.Target;
 @Target({FIELD, METHOD, PARAMETER, TYPE_USE})
 @Retention(RetentionPolicy.RUNTIME)
 public @interface Small {
-  String message() default "a gap lies between -1 and 2 in";
+  String message() default "a gap lies between {-1 in} and {2 in}";
 
   Class<?>[] groups() default {};
 

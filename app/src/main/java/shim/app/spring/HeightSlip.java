@@ -20,8 +20,8 @@ public final class HeightSlip {
   private static String words(LoadQuestion q) {
     String words =
         q.code() == LoadQuestion.Code.MILLIMETRE
-            ? "%.2f in is far over the %.3f expected; %.3f in if it was mm: was it mm?"
-            : "%.3f is ten times the %.3f in expected: %.3f?";
+            ? "{%.2f in} is far over the {%.3f in} expected; {%.3f in} if it was mm: was it mm?"
+            : "{%.3f in} is ten times the {%.3f in} expected: {%.3f in}?";
     return String.format(Locale.ROOT, words, q.read(), q.expected(), q.meant().orElseThrow());
   }
 }

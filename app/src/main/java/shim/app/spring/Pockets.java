@@ -90,6 +90,7 @@ public class Pockets {
       UUID fittingId,
       String mark,
       UUID typeId,
+      SpringSheet.Form form,
       Springs.FittingEntry fitting,
       double targetIn,
       double liftIn,
@@ -172,6 +173,7 @@ public class Pockets {
         f.id(),
         spring.spring().mark(),
         spring.spring().typeId(),
+        type.form(),
         f.fitting(),
         target,
         gross,
@@ -286,13 +288,20 @@ public class Pockets {
   public record AtHeight(double heightIn, Fit fit, List<WayThere> ways) {}
 
   /**
+   * What was just put under a spring.
+   *
+   * @param written sizes as they were written; null where the pieces were only counted: other than
+   *     those on record, nobody can say which they are
+   */
+  public record Under(int pieces, @Nullable String written) {}
+
+  /**
    * What a spring does at a measured height of a valve, and the ways where it is out.
    *
-   * @param pieces shims counted under it; other than those on record, nobody can say which they are
    * @return nothing while no spring is on record there, as when the old one was taken out meanwhile
    */
   public Optional<AtHeight> at(
-      UUID engineId, Position valve, double heightIn, UUID springId, int pieces) {
+      UUID engineId, Position valve, double heightIn, UUID springId, Under under) {
     House house = house(engineId);
     Springs.StoredSpring spring = springs.get(springId);
     SpringType type = types.get(spring.spring().typeId()).type();
@@ -302,7 +311,11 @@ public class Pockets {
     }
     Double od = spring.spring().odIn();
     double target = target(valve.kind(), type, house.sheet());
-    Optional<Stack> in = now.fitting().stack().filter(s -> s.shimsIn().size() == pieces);
+    Springs.FittingEntry e = now.fitting();
+    String shims = under.written() == null ? e.shims() : under.written();
+    Optional<Stack> in =
+        Stack.read(shims, e.locks(), e.retainer())
+            .filter(s -> s.shimsIn().size() == under.pieces());
     return Optional.of(
         new AtHeight(
             heightIn,
@@ -350,14 +363,15 @@ public class Pockets {
     boolean intake = kind == ValveKind.INTAKE;
     Double height = intake ? c.heightIntakeIn() : c.heightExhaustIn();
     Double lift = intake ? c.liftIntakeIn() : c.liftExhaustIn();
-    String words = "an installed height lies between 0.5 and 6 in";
+    String words = "an installed height lies between {0.5 in} and {6 in}";
     String field = intake ? "heightIntakeIn" : "heightExhaustIn";
     if (height != null && !(height >= 0.5 && height <= 6)) {
       throw Refusal.invalid(field, words);
     }
     if (lift != null && !(lift > 0 && lift <= 1.5)) {
       throw Refusal.invalid(
-          intake ? "liftIntakeIn" : "liftExhaustIn", "a valve's lift lies between 0 and 1.5 in");
+          intake ? "liftIntakeIn" : "liftExhaustIn",
+          "a valve's lift lies between {0 in} and {1.5 in}");
     }
     return new Candidate.Asked(
         height != null

@@ -22,7 +22,7 @@ import shim.core.spring.WeakestLink;
 @Service
 @Transactional(readOnly = true)
 public class SpringRules {
-  private static final String LEAST_SEAT = "a least seat load lies between 1 and 2000 lbf";
+  private static final String LEAST_SEAT = "a least seat load lies between {1 lbf} and {2000 lbf}";
 
   private final TeamRules rules;
 
@@ -137,23 +137,24 @@ public class SpringRules {
         "lossPercent", sheet.lossPercent(), 1, 50, "a loss limit lies between 1 and 50 %");
     Refusal.outside(
         "changeAt", sheet.changeAt(), 0.001, 0.9, "the threshold lies between 0.001 and 0.9");
-    Refusal.outside("heightToleranceIn", sheet.heightToleranceIn(), 0.001, 0.1, "0.001 to 0.1 in");
+    Refusal.outside(
+        "heightToleranceIn", sheet.heightToleranceIn(), 0.001, 0.1, "{0.001 in} to {0.1 in}");
     Refusal.outside("overRevRpm", sheet.overRevRpm(), 1000, 20_000, "1000 to 20000 rpm");
     Refusal.outside("topRpm", sheet.topRpm(), 500, 20_000, "500 to 20000 rpm");
     Refusal.outside("leastSeatLbf", sheet.leastSeatLbf(), 1, 2000, LEAST_SEAT);
     Refusal.outside("leastSeatExhaustLbf", sheet.leastSeatExhaustLbf(), 1, 2000, LEAST_SEAT);
     Refusal.outside(
-        "intakeHeadIn", sheet.intakeHeadIn(), 0.5, 3, "a valve's head is 0.5 to 3 in wide");
+        "intakeHeadIn", sheet.intakeHeadIn(), 0.5, 3, "a valve's head is {0.5 in} to {3 in} wide");
     for (Double offset : sheet.offsets()) {
       Refusal.outside(
-          "lockOffsetsIn", offset, -0.2, 0.2, "a lock's offset lies within 0.2 in either way");
+          "lockOffsetsIn", offset, -0.2, 0.2, "a lock's offset lies within {0.2 in} either way");
     }
     for (Double offset : sheet.retainers()) {
       Refusal.outside(
-          "retainerOffsetsIn", offset, -0.2, 0.2, "a retainer adds within 0.2 in either way");
+          "retainerOffsetsIn", offset, -0.2, 0.2, "a retainer adds within {0.2 in} either way");
     }
     for (Double shim : sheet.shims()) {
-      Refusal.outside("shimStockIn", shim, 0.002, 0.3, "a shim is 0.002 to 0.3 in thick");
+      Refusal.outside("shimStockIn", shim, 0.002, 0.3, "a shim is {0.002 in} to {0.3 in} thick");
     }
     clearances(sheet);
     links("links.", SpringRulesSheet.all(sheet.links()));
@@ -166,7 +167,7 @@ public class SpringRules {
     if (c == null) {
       return;
     }
-    String words = "a clearance lies between 0 and 0.5 in";
+    String words = "a clearance lies between {0 in} and {0.5 in}";
     Refusal.outside("clearances.bindIn", c.bindIn(), 0, 0.5, words);
     Refusal.outside("clearances.bindStopIn", c.bindStopIn(), 0, 0.5, words);
     Refusal.outside("clearances.coilGapIn", c.coilGapIn(), 0, 0.5, words);
@@ -186,8 +187,9 @@ public class SpringRules {
   private static void links(String field, List<WeakestLink.Limit> links) {
     for (WeakestLink.Limit l : links) {
       String at = field + l.part();
-      Refusal.outside(at, l.openLbf(), 50, 3000, "an open load lies between 50 and 3000 lbf");
-      Refusal.outside(at, l.liftIn(), 0.1, 1.5, "a valve lift lies between 0.1 and 1.5 in");
+      Refusal.outside(
+          at, l.openLbf(), 50, 3000, "an open load lies between {50 lbf} and {3000 lbf}");
+      Refusal.outside(at, l.liftIn(), 0.1, 1.5, "a valve lift lies between {0.1 in} and {1.5 in}");
       Refusal.outside(at, l.rpm(), 500, 20_000, "500 to 20000 rpm");
     }
   }

@@ -35,7 +35,7 @@ public record AirHold(Optional<CrankSlide> slide, double psi, double offDeg, dou
   public AirHold {
     offDeg = Math.min(MOST_OFF_DEG, Math.abs(offDeg));
     if (!sound(psi)) {
-      throw new IllegalArgumentException("air of 20 to 200 psi");
+      throw new IllegalArgumentException("air of {20 psi} to {200 psi}");
     }
   }
 

@@ -13,7 +13,9 @@ public enum Answer {
   SPARE,
   SCRAP,
   /** To scrap, found broken. */
-  BROKEN;
+  BROKEN,
+  /** Air goes on with the crank off TDC, knowing what it does there. */
+  OFF_TDC;
 
   /** As it was given. Walks of before it had a code wrote it down in words. */
   static Optional<Answer> of(String said) {
@@ -33,7 +35,7 @@ public enum Answer {
   boolean goesSomewhere() {
     return switch (this) {
       case AGAIN, SPARE, SCRAP, BROKEN -> true;
-      case GAP, NO_GAP -> false;
+      case GAP, NO_GAP, OFF_TDC -> false;
     };
   }
 

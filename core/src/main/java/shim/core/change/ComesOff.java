@@ -24,7 +24,12 @@ public record ComesOff(Part part, @Nullable Integer cylinder) {
       return List.of();
     }
     List<ComesOff> off = new ArrayList<>();
-    off.add(new ComesOff(Part.PLUGS, null));
+    boolean each = plan.schools().plugsOut() == Schools.PlugsOut.AS_REACHED;
+    if (!each) {
+      off.add(new ComesOff(Part.PLUGS, null));
+    } else if (plan.hold() != Hold.PISTON) {
+      plan.cylinders().forEach(c -> off.add(new ComesOff(Part.PLUGS, c)));
+    }
     off.add(new ComesOff(Part.COVERS, null));
     if (plan.drive().intakeOff()) {
       off.add(new ComesOff(Part.INTAKE, null));

@@ -1,7 +1,5 @@
 package shim.core.change;
 
-import java.time.ZoneOffset;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -14,12 +12,10 @@ import shim.core.change.ValveState.Stage;
 import shim.core.engine.Position;
 import shim.core.unit.Angle;
 import shim.core.unit.Figures;
+import shim.core.unit.InWords;
 
 /** Why something must not be done now, in the words of whoever stands beside the engine. */
 final class Guard {
-  /** How far off its place a crank is still there, degrees. Common practice, no source. */
-  private static final double THERE_DEG = 1;
-
   private final Job job;
   private final JobPlan plan;
 
@@ -73,7 +69,7 @@ final class Guard {
         .anyMatch(
             s ->
                 s.id().equals(d.step())
-                    && s.act() == d.act()
+                    && (s.act() == d.act() || s.act() == Act.HEIGHT && d.act() == Act.SKIP_HEIGHT)
                     && Objects.equals(s.cylinder(), d.cylinder())
                     && Objects.equals(s.valve(), d.valve()));
   }
@@ -91,7 +87,7 @@ final class Guard {
                   "air is on: it would turn the crank"),
               open("a crank that is free"),
               when(!job.crankLocked(), "the crank is not locked"));
-      case LAY_OUT, COUNTED -> counted(d);
+      case LAY_OUT, COUNTED, PUT_AWAY -> counted(d);
       case ORDER -> d.text().isEmpty() ? Optional.of("say which part") : leaving("left");
       case PARK -> d.text().isEmpty() ? Optional.of("say what it waits for") : leaving("left");
       case RESUME -> when(job.parked() == null, "the job is not parked");
@@ -149,7 +145,7 @@ final class Guard {
 
   private Optional<String> cylinder(Done d, int c) {
     return switch (d.act()) {
-      case HOLD -> hold(c);
+      case HOLD -> hold(d, c);
       case RELEASE -> release(c);
       case AIR_LOST -> when(!job.held().containsKey(c), "no hold is on at cylinder " + c);
       case REHELD ->
@@ -170,7 +166,7 @@ final class Guard {
     return h != null && h.lost();
   }
 
-  private Optional<String> hold(int c) {
+  private Optional<String> hold(Done d, int c) {
     if (job.held().containsKey(c)) {
       return Optional.of("cylinder " + c + " is held already");
     }
@@ -178,7 +174,7 @@ final class Guard {
       return Optional.empty();
     }
     return first(
-        when(!there(c), "the crank is not at TDC of cylinder " + c + ": bar there first"),
+        there(d, c),
         when(
             plan.hold() == Hold.AIR && plan.crankLock() && !job.crankLocked(),
             "lock the crank first: air turns it"),
@@ -189,14 +185,31 @@ final class Guard {
             : Optional.empty());
   }
 
-  private boolean there(int c) {
-    Double tdc = plan.tdcDeg().get(c);
-    if (job.crankDeg() == null || tdc == null) {
-      return false;
+  /** At TDC; or with air off it on purpose, where the crank cannot turn and a person said so. */
+  private Optional<String> there(Done d, int c) {
+    double off = CrankOff.degrees(job, c);
+    if (Figures.atMost(Math.abs(off), CrankOff.THERE_DEG)) {
+      return Optional.empty();
     }
-    double every = plan.hold().everyDeg();
-    double away = Math.abs(job.crankDeg() - tdc) % every;
-    return Figures.atMost(Math.min(away, every - away), THERE_DEG);
+    String bar = "the crank is not at TDC of cylinder " + c + ": bar there first";
+    if (plan.hold() != Hold.AIR || !CrankOff.near(off)) {
+      return Optional.of(bar);
+    }
+    Optional<CrankOff> here = job.offTdc(c);
+    if (here.isEmpty()) {
+      return Optional.of(bar + ". Without bore, stroke and rod nobody knows what air does here");
+    }
+    CrankOff at = here.get();
+    if (!job.crankLocked() && at.turnsUnlocked()) {
+      return Optional.of(
+          at.words()
+              + String.format(
+                  Locale.ROOT,
+                  "; by itself it holds to %.0f°: lock it, or bar to TDC",
+                  Math.floor(at.holdsWithinDeg())));
+    }
+    return when(
+        !d.answer().equals(Optional.of(Answer.OFF_TDC)), at.words() + ": accept it, or bar to TDC");
   }
 
   private Optional<String> release(int c) {
@@ -267,6 +280,7 @@ final class Guard {
       case STACK ->
           first(bare(p, v), when(!(d.number() >= 0 && d.number() <= 20), "how many pieces?"));
       case HEIGHT -> height(d, p, v);
+      case SKIP_HEIGHT -> first(bare(p, v), when(d.text().isEmpty(), "say why it is not measured"));
       case ACCEPT_HEIGHT ->
           first(
               when(v.heightIn() == null, "measure the height first"),
@@ -320,7 +334,7 @@ final class Guard {
         bare(p, v),
         when(
             !(d.number() >= 0.5 && d.number() <= 6),
-            "an installed height lies between 0.5 and 6 in"),
+            "an installed height lies between " + InWords.inch(0.5) + " and " + InWords.inch(6)),
         wanted.beyondGauge(d.number()));
   }
 
@@ -330,16 +344,14 @@ final class Guard {
     return first(
         bare(p, v),
         when(d.text().isEmpty(), "which spring goes in?"),
-        when(h == null, "measure " + p + "'s height with the parts that go in first"),
+        when(!v.heightDone(), "measure " + p + "'s height with the parts that go in first"),
         h == null || wanted.within(h) || v.heightAccepted()
             ? Optional.empty()
             : Optional.of(
-                String.format(
-                    Locale.ROOT,
-                    "%.3f in is out of %.3f ± %.3f: another stack, or say why it may stand",
-                    h,
-                    wanted.targetIn(),
-                    wanted.toleranceIn())),
+                InWords.inch(h)
+                    + " is out of "
+                    + wanted.words()
+                    + ": another stack, or say why it may stand"),
         when(job.scrapped().contains(d.text()), d.text() + " came out as scrap"),
         job.valves().entrySet().stream()
             .filter(e -> !e.getKey().equals(p) && d.text().equals(e.getValue().springIn()))
@@ -374,7 +386,9 @@ final class Guard {
         job.crankDeg() != null
             && at.stream()
                 .anyMatch(
-                    l -> Figures.atMost(Angle.distance(l.crankDeg(), job.crankDeg()), THERE_DEG));
+                    l ->
+                        Figures.atMost(
+                            Angle.distance(l.crankDeg(), job.crankDeg()), CrankOff.THERE_DEG));
     return first(
         when(job.off().contains(p.cylinder()), "the rockers are not on yet"),
         when(job.valve(p).stage() != Stage.PROVED, isNow(p, job.valve(p))),
@@ -408,13 +422,9 @@ final class Guard {
     }
     Job.Held h = job.held().get(e.getKey().cylinder());
     String by = h == null ? plan.hold().by() : h.by();
-    String since = v.since() == null ? "" : " since " + CLOCK.format(v.since());
+    String since = v.since() == null ? "" : " since " + InWords.time(v.since());
     return e.getKey() + " is unhooked, held by " + by + since;
   }
-
-  /** Universal time: whoever shows it to a person puts it in theirs. */
-  private static final DateTimeFormatter CLOCK =
-      DateTimeFormatter.ofPattern("HH:mm 'UTC'", Locale.ROOT).withZone(ZoneOffset.UTC);
 
   private Optional<String> eachFinished(
       java.util.function.Predicate<Position> wrong, String words) {

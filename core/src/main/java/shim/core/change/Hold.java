@@ -4,7 +4,7 @@ package shim.core.change;
 public enum Hold {
   AIR(
       "air",
-      "Compressed air through the plug hole, 50 to 100 psi, piston at compression TDC.",
+      "Compressed air through the plug hole, {50 psi} to {100 psi}, piston at compression TDC.",
       720),
   PISTON(
       "the piston",

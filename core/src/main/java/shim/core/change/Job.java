@@ -108,6 +108,11 @@ public record Job(
     return new Guard(this).refuses(act);
   }
 
+  /** Where the crank stands off the TDC at which a cylinder's air goes on, and what air does. */
+  public Optional<CrankOff> offTdc(int cylinder) {
+    return plan.hold() == Hold.AIR ? CrankOff.of(this, cylinder) : Optional.empty();
+  }
+
   /** All that is open before sign-off. */
   public List<String> openForSigning() {
     return Signing.open(this);
@@ -193,7 +198,7 @@ public record Job(
     private void undo(Done d) {
       if (d.valve() != null) {
         Position p = d.valve();
-        boolean letUp = d.act() == Act.CLOSE && state(p).heightIn() == null;
+        boolean letUp = d.act() == Act.CLOSE && !state(p).heightDone();
         List<String> back =
             switch (d.act()) {
               case UNHOOK, JUMPED -> List.of("COMPRESSagain", "HOOK", "CLOSE", "PROVE");
@@ -237,7 +242,11 @@ public record Job(
         case BAR -> crankDeg = d.figure();
         case LOCK -> locked = true;
         case UNLOCK -> locked = false;
-        case LAY_OUT -> count(Item.valueOf(d.text()), t -> t.laid((int) d.number()));
+        case LAY_OUT ->
+            count(
+                Item.valueOf(d.text()),
+                t -> d.step().isEmpty() ? t.more((int) d.number()) : t.laid((int) d.number()));
+        case PUT_AWAY -> count(Item.valueOf(d.text()), t -> t.putAway((int) d.number()));
         case COUNTED -> count(Item.valueOf(d.text()), t -> t.found((int) d.number()));
         case PARK ->
             parked =
@@ -311,7 +320,7 @@ public record Job(
           set(p, v.stack(pieces));
         }
         case HEIGHT -> set(p, v.height(d.number()));
-        case ACCEPT_HEIGHT -> set(p, v.accepted());
+        case SKIP_HEIGHT, ACCEPT_HEIGHT -> set(p, v.accepted());
         case SPRING_IN -> {
           set(p, v.spring(d.text()));
           count(Item.SPRINGS, t -> t.putOn(1));
@@ -321,7 +330,7 @@ public record Job(
           count(Item.LOCKS, t -> t.putOn(2));
           count(Item.RETAINERS, t -> t.putOn(1));
         }
-        case CLOSE -> set(p, v.stage(v.heightIn() == null ? Stage.ON_SPRING : Stage.CLOSED));
+        case CLOSE -> set(p, v.stage(v.heightDone() ? Stage.CLOSED : Stage.ON_SPRING));
         case PROVE -> set(p, v.stage(Stage.PROVED));
         case JUMPED -> {
           held.putIfAbsent(p.cylinder(), new Held(plan.hold().by(), d.at(), true));

@@ -1,7 +1,6 @@
 package shim.core.change;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
@@ -9,6 +8,7 @@ import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.Position;
 import shim.core.unit.Figures;
+import shim.core.unit.InWords;
 
 /**
  * What a job is to do; fixed when it begins.
@@ -18,6 +18,7 @@ import shim.core.unit.Figures;
  * @param tdcDeg compression TDC of each cylinder of the job, crank degrees
  * @param drive what of the valve drive the work meets
  * @param torques the team's sheet for what is undone
+ * @param air what air does to the crank; null where it was kept before this was written down
  */
 public record JobPlan(
     Kind kind,
@@ -29,7 +30,8 @@ public record JobPlan(
     List<Work> valves,
     Drive drive,
     Schools schools,
-    List<Torque> torques) {
+    List<Torque> torques,
+    @Nullable AirHold air) {
 
   /** What kind of job. */
   public enum Kind {
@@ -54,6 +56,7 @@ public record JobPlan(
    * @param oldSpring mark of the spring that is in; blank in a bare head
    * @param newSpring mark of the spring meant to go in; the old one's to put it back
    * @param shims pieces under the spring now
+   * @param damper the spring that goes in has one; null where it was kept before this was asked
    */
   public record Work(
       Position valve,
@@ -61,7 +64,12 @@ public record JobPlan(
       String newSpring,
       boolean newSeal,
       int shims,
-      Height height) {}
+      Height height,
+      @Nullable Boolean damper) {
+    public Work {
+      damper = Boolean.TRUE.equals(damper);
+    }
+  }
 
   /** Installed height that is wanted, inch, and the range of the gauge at hand. */
   public record Height(
@@ -69,6 +77,11 @@ public record JobPlan(
       double toleranceIn,
       @Nullable Double gaugeLowIn,
       @Nullable Double gaugeHighIn) {
+
+    /** What is wanted, in words. */
+    String words() {
+      return InWords.inch(targetIn) + " ± " + InWords.inch(toleranceIn);
+    }
 
     boolean within(double heightIn) {
       return Figures.atMost(Math.abs(heightIn - targetIn), toleranceIn);
@@ -80,12 +93,12 @@ public record JobPlan(
       boolean high = gaugeHighIn != null && heightIn > gaugeHighIn;
       return low || high
           ? Optional.of(
-              String.format(
-                  Locale.ROOT,
-                  "%.3f in is beyond the gauge's %.3f to %.3f: take another gauge, or read it again",
-                  heightIn,
-                  gaugeLowIn == null ? 0 : gaugeLowIn,
-                  gaugeHighIn == null ? 9.999 : gaugeHighIn))
+              InWords.inch(heightIn)
+                  + " is beyond the gauge's "
+                  + InWords.inch(gaugeLowIn == null ? 0 : gaugeLowIn)
+                  + " to "
+                  + InWords.inch(gaugeHighIn == null ? 9.999 : gaugeHighIn)
+                  + ": take another gauge, or read it again")
           : Optional.empty();
     }
   }
@@ -139,6 +152,7 @@ public record JobPlan(
    * @param stepsLbfFt in steps
    * @param order which fixing after which
    * @param source whose figure it is
+   * @param only the kind of job it belongs to; null for all
    */
   public record Torque(
       String of,
@@ -146,9 +160,14 @@ public record JobPlan(
       List<Double> stepsLbfFt,
       String order,
       String lubricant,
-      String source) {
+      String source,
+      @Nullable Kind only) {
     public Torque {
       stepsLbfFt = List.copyOf(stepsLbfFt);
+    }
+
+    boolean belongs(Kind kind) {
+      return only == null || only == kind;
     }
   }
 

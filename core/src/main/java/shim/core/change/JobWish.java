@@ -51,8 +51,10 @@ public record JobWish(
    * @param mark of its spring
    * @param shims stack as it is written
    * @param spares best match first
+   * @param damper this kind of spring has one
    */
-  public record Pocket(String mark, @Nullable String shims, double targetIn, List<Spare> spares) {}
+  public record Pocket(
+      String mark, @Nullable String shims, double targetIn, List<Spare> spares, boolean damper) {}
 
   /**
    * What the team has and how it works.
@@ -169,7 +171,8 @@ public record JobWish(
         valves.stream().map(w -> work(w, Known.in(pockets, w.valve()), in, shop)).toList(),
         drive(engine, shop),
         shop.schools(),
-        shop.torques());
+        shop.torques(),
+        air);
   }
 
   private JobPlan.Work work(Wanted w, Pocket pocket, Map<Position, Free> in, Shop shop) {
@@ -181,7 +184,8 @@ public record JobWish(
         w.newSeal(),
         Stack.count(pocket.shims()),
         new JobPlan.Height(
-            pocket.targetIn(), shop.toleranceIn(), shop.gaugeLowIn(), shop.gaugeHighIn()));
+            pocket.targetIn(), shop.toleranceIn(), shop.gaugeLowIn(), shop.gaugeHighIn()),
+        pocket.damper());
   }
 
   private JobPlan.Drive drive(Engine engine, Shop shop) {

@@ -49,7 +49,7 @@ public record Practice(
           new Surprise(
               "air",
               "tick:3E:look",
-              "The hiss at the plug hole grows, and the gauge falls through 30 psi.",
+              "The hiss at the plug hole grows, and the gauge falls through {30 psi}.",
               List.of(
                   new Choice(
                       "Bar the piston up to catch the valve",
@@ -75,7 +75,7 @@ public record Practice(
                   new Choice(
                       "Spring in: sixteen thou is not much",
                       false,
-                      "At 438 lbf/in sixteen thou too tall is 7 lbf less on the seat, from the"
+                      "At {438 lbf/in} sixteen thou too tall is {7 lbf} less on the seat, from the"
                           + " first minute."),
                   new Choice(
                       "One shim of 0.015 under it, and measure again",
@@ -168,7 +168,8 @@ public record Practice(
                         "new " + v,
                         true,
                         1,
-                        new JobPlan.Height(1.95, 0.005, null, null)))
+                        new JobPlan.Height(1.95, 0.005, null, null),
+                        false))
             .toList(),
         new JobPlan.Drive(true, false, false, false, false, null, null),
         Schools.USUAL,
@@ -179,7 +180,9 @@ public record Practice(
                 List.of(12.0, 22.0),
                 "inner first",
                 "engine oil",
-                "the builder")));
+                "the builder",
+                null)),
+        null);
   }
 
   /** Where a list of moves has led. */

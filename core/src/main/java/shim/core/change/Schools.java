@@ -6,17 +6,24 @@ package shim.core.change;
  * @param freeing how locks are freed before the tool goes on
  * @param proving how locks are proved
  * @param plugs when the plugs go in
+ * @param plugsOut when they come out; jobs of before it was asked took them out first
  * @param lubricant on stems and guides when a head is assembled
  */
 public record Schools(
-    Freeing freeing, Proving proving, Plugs plugs, Lubricant lubricant, boolean renewLocks) {
+    Freeing freeing,
+    Proving proving,
+    Plugs plugs,
+    Lubricant lubricant,
+    boolean renewLocks,
+    PlugsOut plugsOut) {
   public static final Schools USUAL =
       new Schools(
           Freeing.SOFT_HAMMER_EDGE,
           Proving.TAP_SIDEWAYS,
           Plugs.LAST,
           Lubricant.ASSEMBLY_LUBE,
-          false);
+          false,
+          PlugsOut.BEFORE_BARRING);
 
   /** What using locks again has for it, and what renewing them. */
   public static final String LOCKS_SAY =
@@ -61,6 +68,33 @@ public record Schools(
     private final String says;
 
     Proving(String title, String says) {
+      this.title = title;
+      this.says = says;
+    }
+
+    public String title() {
+      return title;
+    }
+
+    public String says() {
+      return says;
+    }
+  }
+
+  public Schools {
+    plugsOut = plugsOut == null ? PlugsOut.BEFORE_BARRING : plugsOut;
+  }
+
+  /** When the plugs come out. */
+  public enum PlugsOut {
+    BEFORE_BARRING("All before barring", "The crank turns by hand, and each plug is looked at."),
+    AS_REACHED(
+        "Each as its cylinder is reached", "Nothing can fall into the others; barring is harder.");
+
+    private final String title;
+    private final String says;
+
+    PlugsOut(String title, String says) {
       this.title = title;
       this.says = says;
     }

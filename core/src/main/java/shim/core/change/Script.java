@@ -6,11 +6,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import shim.core.change.JobPlan.Kind;
 import shim.core.change.JobPlan.Torque;
 import shim.core.change.JobPlan.Work;
 import shim.core.engine.Position;
+import shim.core.unit.InWords;
 
 /**
  * The steps of a plan in their order. The same plan gives the same steps, so a job goes on at the
@@ -29,6 +31,8 @@ public record Script(List<Step> steps) {
   public Optional<Step> next(Set<String> ticked) {
     return steps.stream().filter(s -> !ticked.contains(s.id())).findFirst();
   }
+
+  private static final String PLUG_LOOK = "what each looks like: oil, a closed gap, a broken tip";
 
   /** Writes the steps one after another. */
   private static final class Writer {
@@ -89,7 +93,9 @@ public record Script(List<Step> steps) {
     private void open() {
       if (plan.kind() == Kind.IN_CAR) {
         tick("isolate", "Ignition off, battery isolated");
-        tick("plugs-out", "Plugs out", "what each looks like: oil, a closed gap, a broken tip");
+        if (!plugsEach()) {
+          tick("plugs-out", "Plugs out", PLUG_LOOK);
+        }
         if (plan.drive().intakeOff()) {
           tick("intake-off", "Intake off", "cover the ports at once");
         }
@@ -110,6 +116,10 @@ public record Script(List<Step> steps) {
       }
     }
 
+    private boolean plugsEach() {
+      return plan.schools().plugsOut() == Schools.PlugsOut.AS_REACHED;
+    }
+
     private void leg(int i, Route.Leg leg) {
       if (plan.hold().onTheCrank()) {
         String what =
@@ -117,7 +127,10 @@ public record Script(List<Step> steps) {
         set(
             add("leg" + i + ":BAR", Act.BAR, "Bar to " + what)
                 .with(leg.crankDeg(), null)
-                .careful("Plugs out, in the running direction only."));
+                .careful(
+                    plugsEach()
+                        ? "In the running direction only. With plugs in it comes over all at once."
+                        : "Plugs out, in the running direction only."));
       }
       List<Integer> here = leg.springs().stream().filter(c -> !plan.of(c).isEmpty()).toList();
       if (!here.isEmpty()) {
@@ -130,6 +143,13 @@ public record Script(List<Step> steps) {
       boolean lock = plan.hold() == Hold.AIR && plan.crankLock();
       if (plan.kind() == Kind.IN_CAR) {
         here.forEach(this::rockersOff);
+      }
+      if (plan.kind() == Kind.IN_CAR && plugsEach() && plan.hold() != Hold.PISTON) {
+        here.forEach(
+            c ->
+                set(
+                    at(c, Act.TICK, "plug-out", "Cylinder " + c + ": plug out")
+                        .looking(PLUG_LOOK)));
       }
       if (lock) {
         add("leg" + i + ":LOCK", Act.LOCK, "Lock the crank");
@@ -168,7 +188,7 @@ public record Script(List<Step> steps) {
     private void hold(int c) {
       String how =
           switch (plan.hold()) {
-            case AIR -> String.format(Locale.ROOT, "air on, %.0f psi", plan.psi());
+            case AIR -> "air on, " + InWords.pressure(plan.psi());
             case PISTON -> "piston under the valves at TDC";
             case ROPE -> "rope packed in, piston gently up against it";
             case BLOCK -> "block under the valves";
@@ -183,31 +203,27 @@ public record Script(List<Step> steps) {
       if (!bare) {
         off(w, p);
       }
-      if (w.newSeal()) {
-        set(
-            at(p, Act.SEAL, p + ": new seal, guide boss clean and dry, pressed with a socket")
-                .looking("the seal for this kind of valve"));
-      }
-      Step stack = at(p, Act.STACK, p + ": shims under the spring, count the pieces");
+      Step stack =
+          at(p, Act.STACK, p + ": shims, cup and rotator under the spring, count the shims");
       set(
           stack
               .with((double) w.shims(), null)
               .looking("thinnest at the bottom", "serrated side down", "fewest pieces"));
+      if (w.newSeal()) {
+        set(
+            at(p, Act.SEAL, p + ": new seal, guide boss clean and dry, pressed with a socket")
+                .looking("the " + p.kind().word() + " seal, by part and colour"));
+      }
       Step height = at(p, Act.HEIGHT, p + ": installed height with the parts that go in");
-      set(
-          height
-              .with(w.height().targetIn(), null)
-              .looking(
-                  String.format(
-                      Locale.ROOT,
-                      "%.3f ± %.3f in",
-                      w.height().targetIn(),
-                      w.height().toleranceIn())));
+      set(height.with(w.height().targetIn(), null).looking(w.height().words()));
       String inner = plan.drive().innerOut() ? ", the inner left out" : "";
       set(
           at(p, Act.SPRING_IN, p + ": spring in" + inner)
               .with(null, w.newSpring())
-              .looking(wayUp(w)));
+              .looking(
+                  Boolean.TRUE.equals(w.damper())
+                      ? new String[] {"its damper built into it first", wayUp(w)}
+                      : new String[] {wayUp(w)}));
       compress(p, "again", "Compress " + p);
       set(
           at(p, Act.HOOK, p + ": locks in")
@@ -268,7 +284,8 @@ public record Script(List<Step> steps) {
       if (!finished.add(c)) {
         return;
       }
-      if (plan.schools().plugs() == Schools.Plugs.BEFORE_ROCKERS) {
+      boolean out = !plugsEach() || plan.hold() != Hold.PISTON;
+      if (out && plan.schools().plugs() == Schools.Plugs.BEFORE_ROCKERS) {
         at(c, Act.TICK, "plug", "Cylinder " + c + ": plug in, gap checked");
       }
       if (plan.drive().pushrods()) {
@@ -280,8 +297,18 @@ public record Script(List<Step> steps) {
                             .looking("it springs back from the cup, and turns freely")));
       }
       Step on = at(c, Act.ROCKERS_ON, "Cylinder " + c + ": rockers on");
+      on =
+          plan.drive().pushrods()
+              ? on.looking("each nut the right way up, its flat face down")
+              : on;
       set(plan.drive().fixingClampsHead() ? on.careful(plan.drive().clampCaution()) : on);
-      plan.torques().stream().filter(Torque::perCylinder).forEach(t -> torque(t, c));
+      torques(true).forEach(t -> torque(t, c));
+    }
+
+    /** What the team's sheet says of this kind of job. */
+    private Stream<Torque> torques(boolean perCylinder) {
+      return plan.torques().stream()
+          .filter(t -> t.perCylinder() == perCylinder && t.belongs(plan.kind()));
     }
 
     private void torque(Torque t, @Nullable Integer c) {
@@ -296,19 +323,15 @@ public record Script(List<Step> steps) {
                     null,
                     String.format(
                         Locale.ROOT,
-                        "%s%s: %s lbf·ft, step %d of %d",
+                        "%s%s: %s, step %d of %d",
                         where,
                         t.of(),
-                        number(t.stepsLbfFt().get(i)),
+                        InWords.torque(t.stepsLbfFt().get(i)),
                         i + 1,
                         t.stepsLbfFt().size()))
                 .with(t.stepsLbfFt().get(i), t.of())
                 .looking(t.order(), t.lubricant(), "figure of " + t.source()));
       }
-    }
-
-    private static String number(double v) {
-      return v == Math.rint(v) ? String.valueOf((long) v) : String.valueOf(v);
     }
 
     private void lash(Route.Leg leg) {
@@ -323,7 +346,10 @@ public record Script(List<Step> steps) {
 
     private void set(Position p) {
       switch (plan.drive().sets()) {
-        case LASH -> at(p, Act.LASH, p + ": set the lash, lock it, read it again");
+        case LASH ->
+            set(
+                at(p, Act.LASH, p + ": set the lash, lock it, read it again")
+                    .looking("the jam nut as tight as it was: over-tight breaks a rocker"));
         case TURNS ->
             set(
                 at(p, Act.LASH, p + ": set the preload, lock it")
@@ -338,10 +364,14 @@ public record Script(List<Step> steps) {
     }
 
     private void close() {
+      if (plan.kind() != Kind.IN_CAR) {
+        torqueAll();
+      }
       for (Item item : Item.values()) {
         if (item == Item.SEALS && plan.valves().stream().noneMatch(Work::newSeal)) {
           continue;
         }
+        oldOnes(item);
         set(
             add("count:" + item, Act.COUNTED, "Count the " + item.many() + " on the bench")
                 .with(null, item.name()));
@@ -355,11 +385,42 @@ public record Script(List<Step> steps) {
       add(Act.SIGN, "Sign the job off");
     }
 
+    /** Old locks and seals that were exchanged go away, and are no longer looked for. */
+    private void oldOnes(Item item) {
+      long seals = plan.valves().stream().filter(Work::newSeal).count();
+      double old =
+          switch (item) {
+            case LOCKS -> plan.schools().renewLocks() ? 2 * plan.valves().size() : 0;
+            case SEALS -> seals;
+            case RETAINERS, SPRINGS, SHIMS, TOOLS, RAGS -> 0;
+          };
+      if (old > 0 && plan.kind() != Kind.ASSEMBLE) {
+        set(
+            add(
+                    "away:" + item,
+                    Act.PUT_AWAY,
+                    "Old " + item.many() + " to scrap or spares: count them")
+                .with(old, item.name()));
+      }
+    }
+
+    private void torqueAll() {
+      plan.cylinders().forEach(c -> torques(true).forEach(t -> torque(t, c)));
+      torques(false).forEach(t -> torque(t, null));
+    }
+
     private void backTogether() {
-      if (plan.schools().plugs() == Schools.Plugs.LAST) {
+      boolean rest =
+          plan.schools().plugs() == Schools.Plugs.BEFORE_ROCKERS
+              && !plugsEach()
+              && plan.tdcDeg().size() > plan.cylinders().size();
+      if (rest) {
+        tick("plugs-in", "Plugs of the other cylinders in, gaps checked");
+      } else if (plan.schools().plugs() == Schools.Plugs.LAST
+          && !(plugsEach() && plan.hold() == Hold.PISTON)) {
         tick("plugs-in", "Plugs in, gaps checked");
       }
-      plan.torques().stream().filter(t -> !t.perCylinder()).forEach(t -> torque(t, null));
+      torques(false).forEach(t -> torque(t, null));
       tick("covers-on", "Covers on, gaskets whole");
       if (plan.drive().intakeOff()) {
         tick(

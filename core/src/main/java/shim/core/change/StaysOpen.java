@@ -23,6 +23,9 @@ public record StaysOpen(
   /** The first heat cycle is over by then, hours. Common practice, no source. */
   private static final double RECHECK_HOURS = 0.5;
 
+  /** Lash is set anew after a break-in of so many hours. Common practice, no source. */
+  private static final double RESET_HOURS = 1;
+
   /** The inner springs go back after so many hours. Common practice, no source. */
   private static final double BREAK_IN_HOURS = 1;
 
@@ -33,7 +36,18 @@ public record StaysOpen(
     ODD,
     RECHECK,
     INNER_OUT,
-    UNFINISHED
+    /** A height that was not measured. */
+    HEIGHT_OPEN,
+    /** The heads are off: nothing runs. */
+    HEADS_ON,
+    /** Lash or preload is set once more when everything has run in. */
+    RESET,
+    UNFINISHED;
+
+    /** The engine does not run until it is done, whatever the hours. */
+    public boolean stops() {
+      return this == HEADS_ON;
+    }
   }
 
   /** A set among another. */
@@ -42,6 +56,7 @@ public record StaysOpen(
   /**
    * What a job leaves open when it is signed.
    *
+   * @param skipped valves whose height was not measured
    * @param standIns valves that run a spring until the right one comes
    * @param sets which set's spring stands at each valve of the engine now
    * @param breakInHours that were asked for; empty takes the usual
@@ -49,6 +64,7 @@ public record StaysOpen(
   public static List<StaysOpen> afterSigning(
       JobPlan plan,
       double engineHours,
+      Collection<Position> skipped,
       Collection<Position> standIns,
       Map<Position, String> sets,
       OptionalDouble breakInHours) {
@@ -59,9 +75,19 @@ public record StaysOpen(
       standIns.forEach(p -> open.add(of(Kind.STAND_IN, List.of(p), OptionalDouble.empty())));
       open.addAll(odd(sets));
     }
+    if (!skipped.isEmpty()) {
+      open.add(of(Kind.HEIGHT_OPEN, skipped.stream().sorted().toList(), OptionalDouble.empty()));
+    }
+    if (plan.kind() != JobPlan.Kind.IN_CAR) {
+      open.add(of(Kind.HEADS_ON, List.of(), OptionalDouble.empty()));
+    }
     if (plan.drive().innerOut()) {
       double due = engineHours + breakInHours.orElse(BREAK_IN_HOURS);
       open.add(of(Kind.INNER_OUT, List.of(), OptionalDouble.of(due)));
+    }
+    if (plan.kind() != JobPlan.Kind.IN_CAR || plan.drive().innerOut()) {
+      double due = engineHours + breakInHours.orElse(RESET_HOURS);
+      open.add(of(Kind.RESET, List.of(), OptionalDouble.of(due)));
     }
     return open;
   }

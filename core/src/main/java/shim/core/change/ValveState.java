@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  * @param hooked its locks are in
  * @param shims pieces under the spring
  * @param heightIn measured with the parts that go in
+ * @param heightAccepted it may stand though it is out, or was not measured
  * @param since when it was unhooked
  */
 public record ValveState(
@@ -93,6 +94,16 @@ public record ValveState(
 
   ValveState height(double inch) {
     return new ValveState(stage, springIn, hooked, shims, inch, false, pushrod, lashSet, since);
+  }
+
+  /** Measured, or left open with a reason. */
+  public boolean heightDone() {
+    return heightIn != null || heightAccepted;
+  }
+
+  /** Left open with a reason: nobody measured it. */
+  public boolean heightSkipped() {
+    return heightIn == null && heightAccepted;
   }
 
   ValveState accepted() {

@@ -155,7 +155,7 @@ final class CamCheck {
       if (high.durationDeg() >= low.durationDeg()) {
         problems.refuse(
             field,
-            "%s degrees at %s in and %s at %s in contradict: more lift is always less duration",
+            "%s degrees at {%s in} and %s at {%s in} contradict: more lift is always less duration",
             Problems.text(low.durationDeg()),
             Problems.text(low.tappetLiftIn()),
             Problems.text(high.durationDeg()),
@@ -206,7 +206,7 @@ final class CamCheck {
     if (typed != null && typed > 1.2 && typed < 30) {
       problems.refuse(
           field,
-          "a lift of %s in cannot be: %s mm is %.3f in",
+          "a lift of {%s in} cannot be: %s mm is {%.3f in}",
           Problems.text(typed),
           Problems.text(typed),
           typed / 25.4);
@@ -221,7 +221,7 @@ final class CamCheck {
     if (!atValve && lobe > 0.6) {
       problems.ask(
           field,
-          "a lobe lift of %s in is large: is it the gross lift at the valve?",
+          "a lobe lift of {%s in} is large: is it the gross lift at the valve?",
           Problems.text(lobe));
     }
     return Optional.of(lobe);

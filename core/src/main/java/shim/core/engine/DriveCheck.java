@@ -126,10 +126,10 @@ final class DriveCheck {
     if (!(size >= low && size <= high)) {
       problems.refuse(
           field,
-          "%s in is no %s%s",
+          "{%s in} is no %s%s",
           Problems.text(size),
           pushrod ? "pushrod length" : "shim",
-          size > high ? String.format(": %s mm is %.4f in", Problems.text(size), mm(size)) : "");
+          size > high ? String.format(": %s mm is {%.4f in}", Problems.text(size), mm(size)) : "");
     }
   }
 

@@ -98,7 +98,7 @@ final class PreloadCheck {
       problems.ask(
           sheet.fromIn() == null ? FROM : TO,
           "nothing turns here, so preload is a length: write from and to of the plunger's travel;"
-              + " until then %s to %s in serves, the middle half of it",
+              + " until then {%s in} to {%s in} serves, the middle half of it",
           Problems.text(usualFrom),
           Problems.text(usualTo));
     }
@@ -109,7 +109,7 @@ final class PreloadCheck {
     to.ifPresent(t -> refuseEnd(TO, t, travelIn));
     if (from.isPresent() && to.isPresent() && high < low) {
       problems.refuse(
-          TO, "the most preload is less than the %s in it begins at", Problems.text(low));
+          TO, "the most preload is less than the {%s in} it begins at", Problems.text(low));
     }
     return Optional.of(spec(PreloadSpec.Unit.INCH, low, high, (low + high) / 2, low > 0));
   }
@@ -118,7 +118,7 @@ final class PreloadCheck {
     if (Figures.atLeast(wanted, travelIn)) {
       problems.refuse(
           field,
-          "%s in is the plunger's end: it has %s in",
+          "{%s in} is the plunger's end: it has {%s in}",
           Problems.text(wanted),
           Problems.text(travelIn));
     }

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
+import shim.core.unit.InWords;
 
 /** Collects all problems of a sheet, so that they are reported together. */
 public final class Problems {
@@ -58,12 +59,11 @@ public final class Problems {
     if (!(value >= low && value <= high)) {
       refuse(
           field,
-          "%s of %s %s cannot be: %s to %s is possible",
+          "%s of %s cannot be: %s to %s is possible",
           what,
-          text(value),
-          unit,
-          text(low),
-          text(high));
+          InWords.figure(text(value), unit),
+          InWords.figure(text(low), unit),
+          InWords.figure(text(high), unit));
       return Optional.empty();
     }
     return Optional.of(value);

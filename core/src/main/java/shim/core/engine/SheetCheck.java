@@ -82,7 +82,7 @@ public final class SheetCheck {
     if (rod.isPresent() && b.strokeIn() != null && rod.get() < b.strokeIn()) {
       problems.refuse(
           "bottomEnd.rodIn",
-          "a rod of %s in is shorter than the stroke of %s in",
+          "a rod of {%s in} is shorter than the stroke of {%s in}",
           Problems.text(rod.get()),
           Problems.text(b.strokeIn()));
     }
@@ -115,16 +115,17 @@ public final class SheetCheck {
     if (value != null && value > MOST_LASH_IN) {
       String guess =
           value >= 4
-              ? String.format("%s thou is %.3f in", Problems.text(value), value / 1000)
-              : String.format("%s mm is %.4f in", Problems.text(value), value / Units.MM_PER_INCH);
-      problems.refuse(field, "%s of %s in cannot be: %s", what, Problems.text(value), guess);
+              ? String.format("%s thou is {%.3f in}", Problems.text(value), value / 1000)
+              : String.format(
+                  "%s mm is {%.4f in}", Problems.text(value), value / Units.MM_PER_INCH);
+      problems.refuse(field, "%s of {%s in} cannot be: %s", what, Problems.text(value), guess);
       return 0;
     }
     double lash = problems.number(field, value, "the " + what, 0, MOST_LASH_IN, "in").orElse(0.0);
     if (lash > 0.035 || (lash > 0 && lash < 0.003)) {
       problems.ask(
           field,
-          "%s of %s in is outside the usual 0.003 to 0.035: right?",
+          "%s of {%s in} is outside the usual {0.003 in} to {0.035 in}: right?",
           what,
           Problems.text(lash));
     }
@@ -136,7 +137,7 @@ public final class SheetCheck {
     if (floor != null && !(floor >= 0 && floor <= target)) {
       problems.refuse(
           field,
-          "the lowest allowed lash of %s in must not be above the lash of %s in",
+          "the lowest allowed lash of {%s in} must not be above the lash of {%s in}",
           Problems.text(floor),
           Problems.text(target));
     }

@@ -160,7 +160,7 @@ public record EngineFacts(
                 notes.add(
                     String.format(
                         Locale.ROOT,
-                        "The card only gives %.3f: a wide ramp margin of %.0f° a side is kept."
+                        "The card only gives {%.3f in}: a wide ramp margin of %.0f° a side is kept."
                             + " Ask the maker for the duration at 0.020 or 0.006.",
                         lift,
                         RampMargin.usualDeg(lift)));
@@ -193,10 +193,10 @@ public record EngineFacts(
     String does =
         travel >= total
             ? String.format(
-                Locale.ROOT, "would bottom the plunger: %.4f of %.4f in.", travel, total)
+                Locale.ROOT, "would bottom the plunger: {%.4f in} of {%.4f in}.", travel, total)
             : String.format(
                 Locale.ROOT,
-                "%s the plunger %.4f of its %.4f in.",
+                "%s the plunger {%.4f in} of its {%.4f in}.",
                 turns ? "push" : "pushes",
                 travel,
                 total);

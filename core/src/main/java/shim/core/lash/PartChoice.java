@@ -52,7 +52,7 @@ public record PartChoice(double wantedSizeIn, List<Option> options, boolean righ
       throw new LashException(
           String.format(
               Locale.ROOT,
-              "a lash of %.4f in over a part of %.4f in would want a part below zero: check both",
+              "a lash of {%.4f in} over a part of {%.4f in} would want a part below zero: check both",
               foundIn,
               presentIn));
     }

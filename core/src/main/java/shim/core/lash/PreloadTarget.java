@@ -99,7 +99,7 @@ public record PreloadTarget(
       throw new LashException(
           String.format(
               Locale.ROOT,
-              "%s the plunger %.4f in, but it has only %.4f in: it would bottom and hold the"
+              "%s the plunger {%.4f in}, but it has only {%.4f in}: it would bottom and hold the"
                   + " valve open",
               unit == PreloadSpec.Unit.TURNS
                   ? String.format(Locale.ROOT, "%.2f turns push", preload)

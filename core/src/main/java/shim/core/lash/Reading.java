@@ -52,8 +52,8 @@ public sealed interface Reading {
         throw new LashException(
             String.format(
                 Locale.ROOT,
-                "the leaf that does not go (%.4f in) must be thicker than the one that goes (%.4f"
-                    + " in)",
+                "the leaf that does not go ({%.4f in}) must be thicker than the one that goes ({%.4f"
+                    + " in})",
                 noGoIn,
                 goIn));
       }
@@ -105,7 +105,7 @@ public sealed interface Reading {
   private static void requireGap(double valueIn) {
     if (!(valueIn >= 0 && valueIn < 1)) {
       throw new LashException(
-          String.format(Locale.ROOT, "a lash of %.4f in cannot be: 0 to 1 in", valueIn));
+          String.format(Locale.ROOT, "a lash of {%.4f in} cannot be: {0 in} to {1 in}", valueIn));
     }
   }
 }

@@ -48,7 +48,7 @@ public final class LiftTable {
     if (!Figures.atLeast(high - low, LEAST_LIFT_IN)) {
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "these readings rise only %.4f in: no lobe in them", high - low));
+              Locale.ROOT, "these readings rise only {%.4f in}: no lobe in them", high - low));
     }
     List<Point> still = longestStill(onceRound(sorted));
     double stillDeg = spanDeg(still);

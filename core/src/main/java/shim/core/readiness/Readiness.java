@@ -45,6 +45,8 @@ public record Readiness(State state, List<Reason> reasons) {
     OPEN_JOB(Area.WORK, State.NOT_READY),
     /** An item is to be put right before the end of the event; {@code because} says which. */
     OPEN_ITEM(Area.WORK, State.READY_BUT),
+    /** The engine is not whole, as {@code because} says: heads on the bench. */
+    NOT_WHOLE(Area.WORK, State.NOT_READY),
     NO_SPRINGS(Area.SPRINGS, State.READY_BUT),
     SPRINGS_NEVER_TESTED(Area.SPRINGS, State.READY_BUT),
     SPRINGS_NOT_TESTED(Area.SPRINGS, State.READY_BUT),
@@ -161,6 +163,8 @@ public record Readiness(State state, List<Reason> reasons) {
     for (Standing.Open o : now.open()) {
       if (o.job().isPresent()) {
         found.add(Reason.of(Code.OPEN_JOB).because(kept(o)).linked(o.job()));
+      } else if (o.stops()) {
+        found.add(Reason.of(Code.NOT_WHOLE).because(kept(o)));
       } else if (Figures.atMost(o.dueHours().orElse(0), now.endHours())) {
         found.add(Reason.of(Code.OPEN_ITEM).because(kept(o)));
       }

@@ -30,8 +30,9 @@ public record Standing(
    *
    * @param job the job, where it is one; else an item to be put right
    * @param dueHours engine hours by which an item is to be put right; empty when it always counts
+   * @param stops nothing runs until it is done
    */
-  public record Open(Optional<String> job, String what, OptionalDouble dueHours) {}
+  public record Open(Optional<String> job, String what, OptionalDouble dueHours, boolean stops) {}
 
   /**
    * One spring in its place.

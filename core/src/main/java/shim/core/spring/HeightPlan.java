@@ -108,12 +108,12 @@ public record HeightPlan(List<Way> ways) {
         throw new IllegalArgumentException(
             String.format(
                 Locale.ROOT,
-                "heights of %.3f and %.3f in cannot be: 0.5 to 6 in is possible",
+                "heights of {%.3f in} and {%.3f in} cannot be: {0.5 in} to {6 in} is possible",
                 measuredIn,
                 targetIn));
       }
       if (!(toleranceIn > 0 && toleranceIn < 0.2)) {
-        throw new IllegalArgumentException("a height tolerance lies between 0 and 0.2 in");
+        throw new IllegalArgumentException("a height tolerance lies between {0 in} and {0.2 in}");
       }
     }
 

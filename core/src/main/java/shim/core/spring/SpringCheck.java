@@ -126,7 +126,7 @@ public final class SpringCheck {
       if (height != null && height > 12 && height < 130) {
         problems.refuse(
             field + ".heightIn",
-            "a height of %s in cannot be; %s mm would be %.3f in: was it mm?",
+            "a height of {%s in} cannot be; %s mm would be {%.3f in}: was it mm?",
             Problems.text(height),
             Problems.text(height),
             height / 25.4);
@@ -147,7 +147,7 @@ public final class SpringCheck {
     if (rate != null && Math.abs(rate / own - 1) > RATE_APART && !curve.progressive()) {
       problems.ask(
           "rateLbfPerIn",
-          "the loads give %.0f lbf/in, the sheet says %.0f: is one of the heights or loads wrong?",
+          "the loads give {%.0f lbf/in}, the sheet says {%.0f lbf/in}: is one of the heights or loads wrong?",
           own,
           rate);
     }
@@ -155,7 +155,7 @@ public final class SpringCheck {
     if (free != null && free <= seat.heightIn()) {
       problems.refuse(
           "freeLengthIn",
-          "a free length of %.3f in is not above the height of %.3f in",
+          "a free length of {%.3f in} is not above the height of {%.3f in}",
           free,
           seat.heightIn());
     } else if (free != null && !curve.progressive()) {
@@ -163,7 +163,7 @@ public final class SpringCheck {
       if (Math.abs(at) > 0.25 * seat.loadLbf()) {
         problems.ask(
             "freeLengthIn",
-            "by the loads it would be free at %.3f in, the sheet says %.3f",
+            "by the loads it would be free at {%.3f in}, the sheet says {%.3f in}",
             seat.heightIn() + seat.loadLbf() / own,
             free);
       }
@@ -174,10 +174,16 @@ public final class SpringCheck {
     double lowest = curve.points().get(curve.points().size() - 1).heightIn();
     if (bindIn >= ref) {
       problems.refuse(
-          "bindIn", "bind at %.3f in is not below the reference height of %.3f in", bindIn, ref);
+          "bindIn",
+          "bind at {%.3f in} is not below the reference height of {%.3f in}",
+          bindIn,
+          ref);
     } else if (bindIn > lowest) {
       problems.ask(
-          "bindIn", "a load is given at %.3f in, below bind at %.3f in: right?", lowest, bindIn);
+          "bindIn",
+          "a load is given at {%.3f in}, below bind at {%.3f in}: right?",
+          lowest,
+          bindIn);
     }
   }
 
@@ -185,7 +191,7 @@ public final class SpringCheck {
     if (leastLbf >= curve.loadAt(ref)) {
       problems.ask(
           "leastSeatLbf",
-          "the least seat load of %.0f lbf is not below the %.0f lbf of a new spring",
+          "the least seat load of {%.0f lbf} is not below the {%.0f lbf} of a new spring",
           leastLbf,
           curve.loadAt(ref));
     }

@@ -40,6 +40,11 @@ public record SpringSheet(
     BEEHIVE,
     CONICAL;
 
+    /** A damper is built into it. */
+    public boolean damped() {
+      return this == SINGLE_WITH_DAMPER || this == DUAL_WITH_DAMPER;
+    }
+
     /** Springs inside each other, which rub and so damp surge near bind. */
     public boolean nested() {
       return switch (this) {

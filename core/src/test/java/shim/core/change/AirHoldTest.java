@@ -42,6 +42,6 @@ class AirHoldTest {
     assertThat(AirHold.sound(beyond)).isFalse();
     assertThat(AirHold.sound(Double.NaN)).isFalse();
     assertThatThrownBy(() -> new AirHold(Optional.of(SLIDE), beyond, 3, 12))
-        .hasMessageContaining("20 to 200 psi");
+        .hasMessageContaining("{20 psi} to {200 psi}");
   }
 }

@@ -32,12 +32,14 @@ class JobModelCheckTest {
       all.add(act(a, null));
     }
     plan.route().legs().forEach(l -> all.add(act(Act.BAR, null, l.crankDeg(), null)));
+    all.add(act(Act.BAR, null, plan.route().legs().get(0).crankDeg() + 30, null));
     all.add(act(Act.PARK, null, null, "seals"));
     all.add(act(Act.ABANDON, null, null, "rain"));
     for (int c : plan.cylinders()) {
       Stream.of(Act.HOLD, Act.RELEASE, Act.AIR_LOST, Act.ROCKERS_OFF, Act.ROCKERS_ON, Act.KEPT_OUT)
           .forEach(a -> all.add(act(a, c)));
       all.add(act(Act.REHELD, c, null, "fingers"));
+      all.add(act(Act.HOLD, c, null, "OFF_TDC"));
       all.add(act(Act.TORQUE, c));
     }
     for (JobPlan.Work w : plan.valves()) {
@@ -45,6 +47,7 @@ class JobModelCheckTest {
           .forEach(a -> all.add(act(a, w.valve())));
       all.add(act(Act.SPRING_OUT, w.valve(), null, "SCRAP"));
       all.add(act(Act.HEIGHT, w.valve(), 1.950, null));
+      all.add(act(Act.SKIP_HEIGHT, w.valve(), null, "no gauge here"));
       all.add(act(Act.HOOK, w.valve(), null, "GAP"));
       all.add(act(Act.HOOK, w.valve(), null, "no"));
       plan.valves().forEach(o -> all.add(act(Act.SPRING_IN, w.valve(), null, o.newSpring())));
@@ -87,6 +90,13 @@ class JobModelCheckTest {
                 assertThat(p.cylinder()).isEqualTo(d.cylinder());
                 assertThat(v.stage().open()).isTrue();
               });
+    }
+    if (d.act() == Act.HOLD && before.plan().hold() == Hold.AIR) {
+      double off =
+          Math.IEEEremainder(before.crankDeg() - before.plan().tdcDeg().get(d.cylinder()), 720);
+      assertThat(Math.abs(off) <= 1 || before.crankLocked() && "OFF_TDC".equals(d.word()))
+          .as("air on off TDC, unlocked or unsaid")
+          .isTrue();
     }
     if (d.act() == Act.BAR) {
       assertThat(before.held()).as("barred with a hold on").isEmpty();

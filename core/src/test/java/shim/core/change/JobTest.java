@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static shim.core.change.Plans.act;
 import static shim.core.change.Plans.work;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -30,7 +31,7 @@ class JobTest {
     Job job = unhooked();
     assertThat(job.loose()).containsExactly(E3);
     assertThat(refused(job, act(Act.BAR, null, 90.0, null)))
-        .startsWith("3E is unhooked, held by air since 12:00")
+        .startsWith("3E is unhooked, held by air since {2026-06-01T12:00:00Z}")
         .contains("turning the crank drops it");
     assertThat(refused(job, act(Act.RELEASE, 3))).contains("letting the hold go drops it");
     assertThat(refused(job, act(Act.UNLOCK, null))).contains("air is on");
@@ -79,7 +80,7 @@ class JobTest {
     double tdc = PLAN.tdcDeg().get(first);
     Job moved = job.after(act(Act.BAR, null, (tdc + offDeg + 720) % 720, null));
     Job locked = moved.after(act(Act.LOCK, null));
-    assertThat(refused(locked, act(Act.HOLD, first)).contains("not at TDC")).isEqualTo(!there);
+    assertThat(refused(locked, act(Act.HOLD, first)).contains("TDC")).isEqualTo(!there);
   }
 
   @Test
@@ -99,9 +100,9 @@ class JobTest {
 
   @ParameterizedTest
   @CsvSource({
-    "2.400, beyond the gauge's 1.700 to 2.200",
-    "49.5, lies between 0.5 and 6 in",
-    "NaN, lies between 0.5 and 6 in"
+    "2.400, beyond the gauge's {1.700 in} to {2.200 in}",
+    "49.5, lies between {0.500 in} and {6.000 in}",
+    "NaN, lies between {0.500 in} and {6.000 in}"
   })
   void aHeightTheGaugeCannotShowIsNotTaken(double height, String words) {
     Job job = Plans.walkTo(PLAN, "3E:HEIGHT");
@@ -112,7 +113,8 @@ class JobTest {
   void aHeightThatIsOutWantsAnotherStackOrAReason() {
     Job job = Plans.walkTo(PLAN, "3E:HEIGHT").after(act(Act.HEIGHT, "3E", 1.972, null));
     assertThat(refused(job, act(Act.SPRING_IN, "3E", null, "B-1")))
-        .isEqualTo("1.972 in is out of 1.950 ± 0.005: another stack, or say why it may stand");
+        .isEqualTo(
+            "{1.972 in} is out of {1.950 in} ± {0.005 in}: another stack, or say why it may stand");
     assertThat(refused(job, act(Act.ACCEPT_HEIGHT, "3E"))).contains("say why");
     Job accepted = job.after(act(Act.ACCEPT_HEIGHT, "3E", null, "last event"));
     assertThat(accepted.refuses(act(Act.SPRING_IN, "3E", null, "B-1"))).isEmpty();
@@ -125,9 +127,68 @@ class JobTest {
   @Test
   void shimsTakenFromStockOnTheWayAreCountedAsLaidOut() {
     Job job = Plans.walkTo(PLAN, "3E:STACK").after(act(Act.STACK, "3E", 3.0, null));
-    assertThat(job.count(Item.SHIMS)).isEqualTo(new Tally(2, 1, 3, null));
+    assertThat(job.count(Item.SHIMS)).isEqualTo(new Tally(2, 1, 3, 0, null));
     Job fewer = job.after(act(Act.STACK, "3E", 1.0, null));
     assertThat(fewer.count(Item.SHIMS).expected()).as("two lie on the bench now").isEqualTo(2);
+  }
+
+  @Test
+  void aHeightMayBeLeftOpenWithAReasonAndIsAskedForAgainWithAnotherStack() {
+    Job job = Plans.walkTo(PLAN, "3E:HEIGHT");
+    Done skip =
+        new Done(Act.SKIP_HEIGHT, "3E:HEIGHT", null, E3, null, "gauge lent", "KV", Plans.NOON);
+    assertThat(job.refuses(skip)).isEmpty();
+    Job skipped = job.after(skip);
+    assertThat(skipped.valve(E3).heightSkipped()).isTrue();
+    assertThat(skipped.refuses(act(Act.SPRING_IN, "3E", null, "B-1"))).isEmpty();
+    Job up = skipped;
+    for (String step : List.of("SPRING_IN", "COMPRESSagain", "HOOK", "CLOSE")) {
+      Step s = Script.of(PLAN).next(up.ticked()).orElseThrow();
+      assertThat(s.id()).isEqualTo("3E:" + step);
+      up = up.after(Plans.doing(s, up));
+    }
+    assertThat(up.valve(E3).stage()).isEqualTo(ValveState.Stage.CLOSED);
+    Job restacked = skipped.after(act(Act.STACK, "3E", 2.0, null));
+    assertThat(restacked.valve(E3).heightSkipped()).isFalse();
+    assertThat(refused(restacked, act(Act.SPRING_IN, "3E", null, "B-1"))).contains("measure 3E's");
+  }
+
+  private static Job at(double deg, boolean locked) {
+    Job job = Plans.walkTo(PLAN, "leg0:LOCK").after(act(Act.BAR, null, deg, null));
+    return locked ? job.after(act(Act.LOCK, null)) : job;
+  }
+
+  /** 80 psi on a 4.000 bore: 102 lbf·ft at 34 degrees, the piston 0.38 down (worked by hand). */
+  @Test
+  void airGoesOnOffTdcOnlyWithALockedCrankAndKnowingWhatItDoes() {
+    double tdc = PLAN.tdcDeg().get(3);
+    Done air = act(Act.HOLD, 3);
+    Done knowing = act(Act.HOLD, 3, null, "OFF_TDC");
+    Job pointer = at(tdc - 34, true);
+    assertThat(refused(pointer, air))
+        .isEqualTo(
+            "34° before TDC air turns the crank with {102 lbf·ft}, and a valve could fall"
+                + " {0.381 in}: accept it, or bar to TDC");
+    assertThat(pointer.refuses(knowing)).isEmpty();
+    assertThat(pointer.after(knowing).held()).containsKey(3);
+    assertThat(refused(at(tdc - 34, false), knowing))
+        .contains("by itself it holds to 12°: lock it");
+    assertThat(refused(at(tdc + 50, true), knowing)).contains("bar there first");
+    assertThat(at(tdc + 1, true).refuses(air)).isEmpty();
+    assertThat(pointer.offTdc(3)).hasValueSatisfying(o -> assertThat(o.offDeg()).isEqualTo(-34));
+    assertThat(at(tdc, true).offTdc(3)).isEmpty();
+  }
+
+  @Test
+  void oldOnesThatWereExchangedAreCountedOutBeforeTheBenchIsCounted() {
+    Job job = Plans.walkTo(PLAN, "away:SEALS");
+    Tally before = job.count(Item.SEALS);
+    assertThat(before.expected()).as("one old seal a valve").isEqualTo(before.off());
+    Job away = job.after(act(Act.PUT_AWAY, null, (double) before.off(), "SEALS"));
+    assertThat(away.count(Item.SEALS).expected()).isZero();
+    Job more = job.after(act(Act.LAY_OUT, null, 2.0, "RETAINERS"));
+    assertThat(more.count(Item.RETAINERS).laidOut())
+        .isEqualTo(job.count(Item.RETAINERS).laidOut() + 2);
   }
 
   @Test

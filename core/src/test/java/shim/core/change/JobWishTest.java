@@ -34,7 +34,7 @@ class JobWishTest {
     List<Spare> free = Stream.of(spares).map(JobWishTest::spare).toList();
     Map<Position, Pocket> all = new HashMap<>();
     for (Position p : List.of(E3, I3)) {
-      all.put(p, new Pocket("A " + p, "0.015 + 0.030", 1.95, free));
+      all.put(p, new Pocket("A " + p, "0.015 + 0.030", 1.95, free, false));
     }
     return all;
   }

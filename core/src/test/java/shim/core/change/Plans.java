@@ -18,9 +18,19 @@ final class Plans {
       new JobPlan.Drive(true, false, false, false, false, null, null);
   static final JobPlan.Torque BOLT =
       new JobPlan.Torque(
-          "shaft bolts", true, List.of(15.0, 25.0), "middle outwards", "engine oil", "the builder");
+          "shaft bolts",
+          true,
+          List.of(15.0, 25.0),
+          "middle outwards",
+          "engine oil",
+          "the builder",
+          null);
   static final JobPlan.Torque PLUG =
-      new JobPlan.Torque("plugs", false, List.of(12.0), "any", "dry", "the plug maker");
+      new JobPlan.Torque(
+          "plugs", false, List.of(12.0), "any", "dry", "the plug maker", JobPlan.Kind.IN_CAR);
+
+  /** Holds itself at 80 psi to some 12 degrees. */
+  static final CrankSlide SLIDE = new CrankSlide(4.000, 3.480, 5.700);
 
   private Plans() {}
 
@@ -31,7 +41,8 @@ final class Plans {
         newSpring,
         true,
         1,
-        new JobPlan.Height(1.950, 0.005, 1.700, 2.200));
+        new JobPlan.Height(1.950, 0.005, 1.700, 2.200),
+        false);
   }
 
   static JobPlan plan(
@@ -59,7 +70,8 @@ final class Plans {
         List.of(works),
         drive,
         schools,
-        List.of(BOLT, PLUG));
+        List.of(BOLT, PLUG),
+        new AirHold(Optional.of(SLIDE), 80, 3, 40));
   }
 
   static JobPlan onAir(JobPlan.Work... works) {

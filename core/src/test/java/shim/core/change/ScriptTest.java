@@ -26,7 +26,12 @@ class ScriptTest {
             for (Schools.Plugs plugs : Schools.Plugs.values()) {
               Schools schools =
                   new Schools(
-                      Schools.Freeing.TOOL, proving, plugs, Schools.Lubricant.OIL, jobs % 2 == 0);
+                      Schools.Freeing.TOOL,
+                      proving,
+                      plugs,
+                      Schools.Lubricant.OIL,
+                      jobs % 2 == 0,
+                      Schools.PlugsOut.values()[jobs % 3 % 2]);
               JobPlan plan = plan(kind, hold, school, schools, TWO_CYLINDERS);
               Job done = Plans.walkTo(plan, "none");
               assertThat(done.end()).isEqualTo(Job.End.SIGNED);
@@ -119,6 +124,64 @@ class ScriptTest {
   }
 
   @Test
+  void shimsCupAndRotatorGoInBeforeTheSealAndADamperIntoItsSpring() {
+    List<Step> steps = Script.of(Plans.onAir(work("3E", "B-1"))).steps();
+    assertThat(steps.stream().map(Step::id))
+        .containsSubsequence("3E:STACK", "3E:SEAL", "3E:HEIGHT", "3E:SPRING_IN");
+    JobPlan.Work w = work("3E", "B-1");
+    JobPlan damped =
+        Plans.onAir(
+            new JobPlan.Work(w.valve(), w.oldSpring(), w.newSpring(), true, 1, w.height(), true));
+    assertThat(Script.of(damped).steps())
+        .filteredOn(s -> s.act() == Act.SPRING_IN)
+        .allSatisfy(s -> assertThat(s.look()).first().asString().contains("damper"));
+  }
+
+  private static List<String> plugs(Hold hold, Schools.PlugsOut out, Schools.Plugs in) {
+    Schools u = Schools.USUAL;
+    Schools schools = new Schools(u.freeing(), u.proving(), in, u.lubricant(), u.renewLocks(), out);
+    return Script.of(
+            plan(Kind.IN_CAR, hold, Route.School.CYLINDER_BY_CYLINDER, schools, work("3E", "B-1")))
+        .steps()
+        .stream()
+        .map(Step::id)
+        .filter(id -> id.contains("plug") && !id.startsWith("torque"))
+        .toList();
+  }
+
+  /** Every plug that comes out goes in again, by either school. */
+  @Test
+  void thePlugsFollowTheirSchools() {
+    Schools.PlugsOut first = Schools.PlugsOut.BEFORE_BARRING;
+    Schools.PlugsOut each = Schools.PlugsOut.AS_REACHED;
+    assertThat(plugs(Hold.AIR, first, Schools.Plugs.LAST))
+        .containsExactly("tick:plugs-out", "tick:plugs-in");
+    assertThat(plugs(Hold.AIR, first, Schools.Plugs.BEFORE_ROCKERS))
+        .as("the other cylinders' too")
+        .containsExactly("tick:plugs-out", "tick:c3:plug", "tick:plugs-in");
+    assertThat(plugs(Hold.AIR, each, Schools.Plugs.LAST))
+        .containsExactly("tick:c3:plug-out", "tick:plugs-in");
+    assertThat(plugs(Hold.ROPE, each, Schools.Plugs.BEFORE_ROCKERS))
+        .containsExactly("tick:c3:plug-out", "tick:c3:plug");
+    for (Schools.Plugs in : Schools.Plugs.values()) {
+      assertThat(plugs(Hold.PISTON, each, in)).as("the piston needs no plug hole").isEmpty();
+    }
+  }
+
+  @Test
+  void aTorqueLineReachesEveryKindOfJobUnlessItSaysItsOwn() {
+    for (Kind kind : Kind.values()) {
+      Hold hold = kind == Kind.IN_CAR ? Hold.AIR : Hold.BLOCK;
+      JobPlan plan =
+          plan(kind, hold, Route.School.CYLINDER_BY_CYLINDER, Schools.USUAL, work("3E", "B-1"));
+      assertThat(Script.of(plan).steps())
+          .filteredOn(s -> s.act() == Act.TORQUE)
+          .hasSize(kind == Kind.IN_CAR ? 3 : 2)
+          .allSatisfy(s -> assertThat(s.look()).hasSize(3));
+    }
+  }
+
+  @Test
   void bothSchoolsOfOrderPutTheLashWhereTheySay() {
     List<String> each =
         Script.of(Plans.onAir(TWO_CYLINDERS)).steps().stream().map(Step::id).toList();
@@ -146,9 +209,9 @@ class ScriptTest {
         .filteredOn(s -> s.act() == Act.TORQUE)
         .extracting(Step::title)
         .containsExactly(
-            "Cylinder 3, shaft bolts: 15 lbf·ft, step 1 of 2",
-            "Cylinder 3, shaft bolts: 25 lbf·ft, step 2 of 2",
-            "plugs: 12 lbf·ft, step 1 of 1");
+            "Cylinder 3, shaft bolts: {15 lbf·ft}, step 1 of 2",
+            "Cylinder 3, shaft bolts: {25 lbf·ft}, step 2 of 2",
+            "plugs: {12 lbf·ft}, step 1 of 1");
     assertThat(steps)
         .filteredOn(s -> s.act() == Act.TORQUE)
         .first()

@@ -153,7 +153,7 @@ class SheetCheckTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"0.45, 0.45 mm is 0.0177 in", "18, 18 thou is 0.018 in"})
+  @CsvSource({"0.45, 0.45 mm is {0.0177 in}", "18, 18 thou is {0.018 in}"})
   void lashInAnotherUnitIsRecognised(double typed, String words) {
     refuses(withLash(typed), "cam.lashIntakeIn", words);
   }
@@ -360,7 +360,7 @@ class SheetCheckTest {
                 c.lashState(),
                 null,
                 null));
-    refuses(sheet, "cam.liftIntakeIn", "10.2 mm is 0.402 in");
+    refuses(sheet, "cam.liftIntakeIn", "10.2 mm is {0.402 in}");
   }
 
   @ParameterizedTest

@@ -67,7 +67,8 @@ class EngineFactsTest {
             Engines.sheet("inline-4"),
             cam(LiftAt.LOBE, 0.4, 0.014, new DurationPoint(0.05, 244.0)));
     assertThat(facts(sheet).notes())
-        .anySatisfy(n -> assertThat(n).contains("only gives 0.050").contains("0.020 or 0.006"));
+        .anySatisfy(
+            n -> assertThat(n).contains("only gives {0.050 in}").contains("0.020 or 0.006"));
     assertThat(facts(sheet).lobes().get(0).marginDeg()).isEqualTo(45);
   }
 
@@ -114,7 +115,8 @@ class EngineFactsTest {
     EngineFacts right = facts(Engines.with(Engines.sheet("v8-bank"), hydraulic(0.75)));
     assertThat(right.targets()).isEmpty();
     assertThat(right.turns().get(0).plungerPerTurnIn()).isCloseTo(0.0694, within(5e-5));
-    assertThat(right.notes()).anySatisfy(n -> assertThat(n).contains("0.0521 of its 0.0800"));
+    assertThat(right.notes())
+        .anySatisfy(n -> assertThat(n).contains("{0.0521 in} of its {0.0800 in}"));
     EngineFacts deep = facts(Engines.with(Engines.sheet("v8-bank"), hydraulic(1.25)));
     assertThat(deep.notes()).anySatisfy(n -> assertThat(n).contains("would bottom"));
   }

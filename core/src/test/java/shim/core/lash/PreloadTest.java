@@ -170,8 +170,8 @@ class PreloadTest {
       assertThat(both.get(0).travelIn(1)).isCloseTo(1 / 24.0 * (1 + 1 / 1.5), within(1e-9));
       assertThat(both.get(1).travelIn(1)).isCloseTo(1 / 24.0 * (1 + 1 / 1.6), within(1e-9));
       assertThat(EngineFacts.of(engine(drive(Adjuster.FULCRUM_NUT, 0.5, null)), NO_GROWTH).notes())
-          .anyMatch(n -> n.contains("At the intakes: 0.50 turns push the plunger 0.0347"))
-          .anyMatch(n -> n.contains("At the exhausts: 0.50 turns push the plunger 0.0339"));
+          .anyMatch(n -> n.contains("At the intakes: 0.50 turns push the plunger {0.0347"))
+          .anyMatch(n -> n.contains("At the exhausts: 0.50 turns push the plunger {0.0339"));
     }
 
     private static final Growth NO_GROWTH = new Growth(java.util.Map.of());

@@ -110,15 +110,16 @@ class ReadinessTest {
   void aJobAlwaysCountsAndAnItemOnceItFallsDueBeforeTheEndOfTheEvent() {
     engine.open =
         List.of(
-            new Standing.Open(Optional.empty(), "later", OptionalDouble.of(11.01)),
-            new Standing.Open(Optional.empty(), "due", OptionalDouble.of(11)),
-            new Standing.Open(Optional.empty(), "always", OptionalDouble.empty()),
-            new Standing.Open(Optional.of("job"), "3E is open", OptionalDouble.empty()));
+            new Standing.Open(Optional.empty(), "later", OptionalDouble.of(11.01), false),
+            new Standing.Open(Optional.empty(), "due", OptionalDouble.of(11), false),
+            new Standing.Open(Optional.empty(), "always", OptionalDouble.empty(), false),
+            new Standing.Open(Optional.empty(), "heads on", OptionalDouble.empty(), true),
+            new Standing.Open(Optional.of("job"), "3E is open", OptionalDouble.empty(), true));
     assertThat(engine.readiness().reasons())
         .extracting(r -> r.because().orElseThrow().name())
-        .containsExactly("3E is open", "due", "always");
+        .containsExactly("heads on", "3E is open", "due", "always");
     assertThat(engine.readiness().state()).isEqualTo(State.NOT_READY);
-    assertThat(engine.readiness().reasons().get(0).reference()).hasValue("job");
+    assertThat(engine.readiness().reasons().get(1).reference()).hasValue("job");
   }
 
   @Test

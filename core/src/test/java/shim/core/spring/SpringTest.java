@@ -57,8 +57,8 @@ class SpringTest {
   void contradictionsAreAskedAndTheImpossibleRefused() {
     assertThat(asked(with(600.0, null, null, LOADS)))
         .containsExactly(
-            "the loads give 438 lbf/in, the sheet says 600: is one of the heights or loads wrong?");
-    assertThat(asked(with(null, 3.2, null, LOADS)).get(0)).contains("free at 2.452 in");
+            "the loads give {438 lbf/in}, the sheet says {600 lbf/in}: is one of the heights or loads wrong?");
+    assertThat(asked(with(null, 3.2, null, LOADS)).get(0)).contains("free at {2.452 in}");
     assertThat(asked(with(null, 1.9, null, LOADS)).get(0)).contains("not above the height");
     assertThat(asked(with(null, null, 1.96, LOADS)).get(0)).contains("not below the reference");
     assertThat(asked(with(null, null, 1.35, LOADS)).get(0)).contains("below bind");

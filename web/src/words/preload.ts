@@ -1,5 +1,5 @@
 import type { Schemas } from "../api/client";
-import { type LashUnit, lashText, unitName } from "./lash";
+import { type LashUnit, lashText, unitName } from "../units/lash";
 
 type Target = Pick<Schemas["PreloadTarget"], "unit">;
 
