@@ -46,16 +46,24 @@ class DemoLifters {
   }
 
   /** Where things are and when they were. */
-  record Season(Function<String, UUID> id, DoubleFunction<Instant> dateOf) {}
+  record Season(
+      Function<String, UUID> id, DoubleFunction<Instant> dateOf, DoubleFunction<Instant> sixAt) {
+    Season ofSix() {
+      return new Season(id, sixAt, sixAt);
+    }
+  }
 
-  void fill(UUID v8, UUID four, UUID night, Season season) {
+  void fill(UUID v8, UUID four, UUID night, UUID six, Season season) {
     rules.put(v8, new LifterRules.LifterRulesSheet(null, 40.0, null, null), "KV");
     rules.put(night, new LifterRules.LifterRulesSheet(null, null, 120.0, null), "MO");
     rules.put(four, new LifterRules.LifterRulesSheet(60.0, null, null, null), "MO");
     set(v8, Lifter.ROLLER_SOLID, "R", "rollers, spring set", 22.5, true, season);
     set(four, Lifter.FLAT_SOLID, "F", "flat tappets", 12, false, season);
     set(night, Lifter.ROLLER_HYDRAULIC, "H", "hydraulic rollers", 31, true, season);
+    rules.put(six, new LifterRules.LifterRulesSheet(90.0, null, null, null), "KV");
+    set(six, Lifter.FLAT_SOLID, "W", "flat tappets, six", 20, false, season.ofSix());
     looks(v8, night, season);
+    looksOfSix(six, season.ofSix());
     survey(four, season);
     connect(v8);
   }
@@ -126,6 +134,14 @@ class DemoLifters {
     see(s, night, Position.parse("4E"), Look.TICK_HOT, "ticks", null, 2.0, "MO");
     see(s, night, Position.parse("4I"), Look.TICK_HOT, "quiet", null, 2.0, "MO");
     see(s, night, Position.parse("4E"), Look.GUIDE_GAP, null, 6.0, 2.0, "MO");
+    see(s, night, Position.parse("4E"), Look.TICK_HOT, "ticks", null, 9.8, "MO");
+  }
+
+  /** What moved the lash of 5I is half looked for: pushrod and lobe are well, the rocker is not. */
+  private void looksOfSix(UUID six, Season s) {
+    see(s, six, Position.parse("5I"), Look.PUSHROD, "straight", null, 11.8, "KV");
+    see(s, six, null, Look.OIL, "clean", null, 11.8, "KV");
+    see(s, six, Position.parse("1I"), Look.STEM_TIP, "square", null, 11.8, "KV");
   }
 
   /** A dial over all lobes of the four: full but for a thou or two. */

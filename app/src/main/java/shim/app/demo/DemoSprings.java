@@ -4,10 +4,8 @@ import java.io.IOException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
-import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
@@ -18,16 +16,13 @@ import org.springframework.stereotype.Component;
 import shim.app.change.ChangeRules;
 import shim.app.device.Tester;
 import shim.app.engine.Engines;
-import shim.app.fatigue.SpringTests;
 import shim.app.running.Runs;
 import shim.app.spring.SpringRules;
 import shim.app.spring.SpringTypes;
 import shim.app.spring.Springs;
 import shim.core.change.JobPlan;
-import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.fatigue.SetAdvice;
-import shim.core.fatigue.TesterDay;
 import shim.core.season.SpringSeason;
 import shim.core.season.SpringSeason.Failing;
 import shim.core.season.SpringSeason.TestPlan;
@@ -38,7 +33,8 @@ import shim.core.spring.WeakestLink;
 
 /**
  * The springs of the demo: on the hill V8 a set in its eleventh hour, one spring falling away from
- * it, and a tester that reads low on the last day; new sets on the others. All invented.
+ * it, and a tester that reads low on the last day; on the others sets that are tested now and then.
+ * All invented.
  */
 @Component
 @ConditionalOnProperty("shim.demo")
@@ -52,7 +48,7 @@ class DemoSprings {
   private final SpringTypes types;
   private final Springs springs;
   private final SpringRules rules;
-  private final SpringTests tests;
+  private final DemoSets sets;
   private final Runs runs;
   private final Engines engines;
   private final Tester tester;
@@ -62,7 +58,7 @@ class DemoSprings {
       SpringTypes types,
       Springs springs,
       SpringRules rules,
-      SpringTests tests,
+      DemoSets sets,
       Runs runs,
       Engines engines,
       Tester tester,
@@ -70,44 +66,16 @@ class DemoSprings {
     this.types = types;
     this.springs = springs;
     this.rules = rules;
-    this.tests = tests;
+    this.sets = sets;
     this.runs = runs;
     this.engines = engines;
     this.tester = tester;
     this.changes = changes;
   }
 
-  private static SpringSheet sheet(
-      String name,
-      SpringSheet.Form form,
-      double seatIn,
-      double seatLbf,
-      double openIn,
-      double openLbf,
-      double bindIn,
-      double odIn,
-      double liftIn,
-      double lifeHours) {
-    return new SpringSheet(
-        name,
-        form,
-        null,
-        List.of(
-            new SpringSheet.LoadPoint(seatIn, seatLbf), new SpringSheet.LoadPoint(openIn, openLbf)),
-        seatIn,
-        null,
-        bindIn,
-        odIn,
-        null,
-        liftIn,
-        lifeHours,
-        10.0,
-        null);
-  }
-
   /** A stronger pair to hold beside the one that is fitted. */
   private static SpringSheet stiff() {
-    return sheet(
+    return DemoSets.sheet(
         "HV dual, stiff",
         SpringSheet.Form.DUAL_WITH_DAMPER,
         1.950,
@@ -121,14 +89,11 @@ class DemoSprings {
   }
 
   /** Types, sets, rules, a season of tests, and the tester that holds the same springs. */
-  void fill(
-      UUID v8,
-      UUID four,
-      Function<String, UUID> id,
-      DoubleFunction<Instant> dateOf,
-      UUID lastEvent) {
+  void fill(UUID v8, DemoSets.Calendar calendar, UUID lastEvent) {
+    Function<String, UUID> id = calendar.id();
+    DoubleFunction<Instant> dateOf = calendar.dateOf();
     SpringSheet dual =
-        sheet(
+        DemoSets.sheet(
             "HV dual, damper",
             SpringSheet.Form.DUAL_WITH_DAMPER,
             1.950,
@@ -139,32 +104,15 @@ class DemoSprings {
             1.550,
             0.700,
             30);
-    SpringSheet single =
-        sheet(
-            "PF single",
-            SpringSheet.Form.SINGLE_WITH_DAMPER,
-            1.700,
-            105,
-            1.280,
-            258,
-            1.150,
-            1.250,
-            0.480,
-            60);
     types.put(id.apply("dual"), dual, "KV");
-    types.put(id.apply("single"), single, "MO");
     types.put(id.apply("stiff"), stiff(), "KV");
     rules.put(v8, rulesOf(), "KV");
     changes.put(v8, changesOf(), "KV");
     SpringType type = types.get(id.apply("dual")).type();
     List<Position> positions = engines.get(v8).engine().layout().positions();
     Map<Position, Double> heights = heights(positions);
-    set(v8, id.apply("dual"), 1.550, "A", positions, heights, id, dateOf.apply(0));
+    sets.set(v8, id.apply("dual"), 1.550, "A", positions, heights, id, dateOf.apply(0));
     spares(id);
-    List<Position> small = engines.get(four).engine().layout().positions();
-    Map<Position, Double> at = new HashMap<>();
-    small.forEach(p -> at.put(p, 1.700));
-    set(four, id.apply("single"), 1.250, "P", small, at, id, dateOf.apply(2.0));
     SpringSeason season =
         new SpringSeason(
             positions,
@@ -173,13 +121,14 @@ class DemoSprings {
             List.of(new Failing(Position.parse("3E"), 5.6, 0.0105)),
             new Random(23));
     for (int t = 0; t < TESTED.length; t++) {
-      keep(
+      sets.keep(
           v8,
           season.test(
               new TestPlan(TESTED[t], t % 3 == 2 ? "MO" : "KV", TESTER_LN[t], t != 2),
               heights,
               2,
               CHECK_LBF),
+          CHECK_LBF,
           id,
           dateOf);
     }
@@ -259,45 +208,6 @@ class DemoSprings {
     return heights;
   }
 
-  private void set(
-      UUID engine,
-      UUID type,
-      double odIn,
-      String name,
-      List<Position> positions,
-      Map<Position, Double> heights,
-      Function<String, UUID> id,
-      Instant at) {
-    for (Position p : positions) {
-      UUID spring = id.apply("spring " + name + p);
-      springs.put(
-          spring,
-          new Springs.SpringEntry(
-              type, name + "-" + p, "set " + name, "box " + name, 0, odIn, false, null, null),
-          "KV");
-      springs.fit(
-          id.apply("fitting " + name + p),
-          new Springs.FittingEntry(
-              spring,
-              engine,
-              p,
-              0,
-              at,
-              null,
-              null,
-              heights.get(p),
-              "0.030",
-              "titanium 10°",
-              "plus 0",
-              "locator",
-              0.760,
-              odIn + 0.006,
-              null,
-              "KV",
-              "new set"));
-    }
-  }
-
   private void spares(Function<String, UUID> id) {
     for (int i = 1; i <= 4; i++) {
       springs.put(
@@ -306,70 +216,6 @@ class DemoSprings {
               id.apply("dual"), "B-" + i, "spares", "box B", 0, 1.549, false, null, null),
           "KV");
     }
-  }
-
-  private void keep(
-      UUID engine,
-      SpringSeason.Tested t,
-      Function<String, UUID> id,
-      DoubleFunction<Instant> dateOf) {
-    double hours = t.plan().hours();
-    String hand = t.plan().hand();
-    UUID test = id.apply("spring test " + hours);
-    Instant at = dateOf.apply(hours).plus(2, ChronoUnit.HOURS);
-    tests.start(
-        test,
-        new SpringTests.TestStart(
-            engine,
-            null,
-            hours,
-            SpringTests.Place.HEAD,
-            HeatState.COLD,
-            SpringTests.WorkingOrder.FIRING,
-            "lever tester",
-            2,
-            hand,
-            null,
-            at));
-    for (int c = 0; c < t.checkLbf().size(); c++) {
-      TesterDay.Side side = c == 0 ? TesterDay.Side.START : TesterDay.Side.END;
-      tests.check(
-          test,
-          id.apply("check " + hours + c),
-          new SpringTests.CheckEntry(
-              "check spring 1",
-              CHECK_LBF,
-              t.checkLbf().get(c),
-              side,
-              text(t.checkLbf().get(c)),
-              hand),
-          at.plusSeconds(c * 1500L));
-    }
-    int n = 0;
-    for (SpringSeason.ReadAt v : t.valves()) {
-      for (double load : v.loadsLbf()) {
-        n++;
-        tests.read(
-            test,
-            id.apply("load " + hours + n),
-            new SpringTests.LoadEntry(
-                v.position(),
-                null,
-                v.heightIn(),
-                load,
-                SpringTests.Member.WHOLE,
-                text(load),
-                false,
-                hand,
-                null),
-            at.plusSeconds(60 + n * 30L));
-      }
-    }
-    tests.end(test, hand, null, at.plus(30, ChronoUnit.MINUTES));
-  }
-
-  private static String text(double load) {
-    return String.format(Locale.ROOT, "%.1f", load);
   }
 
   private void lastRuns(UUID engine, UUID event, Function<String, UUID> id, Instant at) {

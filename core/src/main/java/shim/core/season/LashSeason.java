@@ -1,10 +1,13 @@
 package shim.core.season;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.random.RandomGenerator;
+import org.jspecify.annotations.Nullable;
+import shim.core.engine.Adjuster;
 import shim.core.engine.Engine;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
@@ -34,6 +37,10 @@ public final class LashSeason {
   private final RandomGenerator random;
   private final Map<Position, Double> hotLashIn = new HashMap<>();
   private final Map<Position, Double> wearInPerHour = new HashMap<>();
+
+  /** Pushrod that is in, where lash is set by its length. */
+  private final Map<Position, Double> partIn = new HashMap<>();
+
   private double hours;
 
   /**
@@ -54,8 +61,17 @@ public final class LashSeason {
    */
   public record RoundPlan(double engineHours, HeatState state, String hand, double handIn) {}
 
-  /** What the technician wrote at one valve; thou, as read off leaves. */
-  public record Written(Position position, double foundIn, double leftIn, boolean adjusted) {}
+  /**
+   * What the technician wrote at one valve; thou, as read off leaves.
+   *
+   * @param partIn size that went in, inch; null where none was exchanged
+   */
+  public record Written(
+      Position position,
+      double foundIn,
+      double leftIn,
+      boolean adjusted,
+      @Nullable Double partIn) {}
 
   /** One finished round. */
   public record Round(RoundPlan plan, double headTempF, List<Written> valves) {}
@@ -111,17 +127,36 @@ public final class LashSeason {
       double found = leaf(Known.in(hotLashIn, p) + state + plan.handIn() + shift);
       double wanted = targetSetBy(p, plan.state());
       boolean adjust = Figures.above(Math.abs(found - wanted), engine.rules().toleranceIn());
-      if (adjust) {
+      if (!adjust) {
+        written.add(new Written(p, found, found, false, null));
+      } else if (engine.drive().adjuster() == Adjuster.PUSHROD_LENGTH) {
+        written.add(byLength(p, found, wanted, state));
+      } else {
         double set = wanted + random.nextGaussian() * LOCK_IN;
         hotLashIn.put(p, set - state);
-        written.add(new Written(p, found, leaf(set), true));
-      } else {
-        written.add(new Written(p, found, found, false));
+        written.add(new Written(p, found, leaf(set), true, null));
       }
     }
     double temp =
         plan.state() == HeatState.HOT ? 176 + random.nextInt(14) : 58 + random.nextInt(12);
     return new Round(plan, temp, written);
+  }
+
+  /** The length to hand that comes nearest; none better leaves the valve as it is. */
+  private Written byLength(Position p, double found, double wanted, double state) {
+    Engine.Drive drive = engine.drive();
+    double in = partIn.getOrDefault(p, drive.partIn(p.kind()).orElseThrow());
+    double ratio = drive.ratio(p.kind());
+    double best =
+        drive.partSizesIn().stream()
+            .min(Comparator.comparing(s -> Math.abs(found - (s - in) * ratio - wanted)))
+            .orElse(in);
+    if (Figures.same(best, in)) {
+      return new Written(p, found, found, false, null);
+    }
+    hotLashIn.merge(p, -(best - in) * ratio, Double::sum);
+    partIn.put(p, best);
+    return new Written(p, found, leaf(Known.in(hotLashIn, p) + state), true, best);
   }
 
   /** The technician sets to the engine's true growth, as Shim will find it. */
