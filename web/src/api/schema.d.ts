@@ -3894,6 +3894,17 @@ export interface components {
             /** Format: double */
             seconds: number;
         };
+        Chosen: {
+            /** Format: int32 */
+            time: number;
+            /** Format: int32 */
+            rpm: number;
+            /** Format: int32 */
+            heat: number;
+            /** @enum {string} */
+            unit?: "MILLISECONDS" | "SECONDS" | "MINUTES" | "HOURS";
+            celsius?: boolean;
+        };
         Sum: {
             /** Format: int64 */
             rows: number;
@@ -3920,7 +3931,11 @@ export interface components {
         Understood: {
             words: string;
             separator: string;
-            sum: components["schemas"]["Sum"];
+            titles: string[];
+            chosen?: components["schemas"]["Chosen"];
+            /** @enum {string} */
+            ask?: "COLUMNS" | "TIME_UNIT";
+            sum?: components["schemas"]["Sum"];
         };
         LiftFound: {
             /** Format: double */
@@ -6597,6 +6612,11 @@ export interface operations {
         parameters: {
             query?: {
                 overRevRpm?: number;
+                time?: number;
+                rpm?: number;
+                heat?: number;
+                timeUnit?: "MILLISECONDS" | "SECONDS" | "MINUTES" | "HOURS";
+                celsius?: boolean;
             };
             header?: never;
             path?: never;

@@ -48,6 +48,45 @@ class LoggerApiTest extends ApiTest {
         .hasPathSatisfying("$.words", p -> p.assertThat().asString().contains("\"RPM\""));
   }
 
+  private MvcTestResult chosen(String text, String columns) {
+    return http.post()
+        .uri("/api/calc/logger?overRevRpm=6500&" + columns)
+        .contentType("text/csv")
+        .content(text)
+        .exchange();
+  }
+
+  /** What the titles do not say a person may; what they say wrongly a person may say otherwise. */
+  @Test
+  void columnsAreShownAndCanBeChosen() {
+    String odd = "car 7;;\nT;N;W\n[ms];;[C]\n0;3000;80\n100;3000;90\n200;3000;85\n";
+    assertThat(logger(odd))
+        .hasStatusOk()
+        .bodyJson()
+        .hasPathSatisfying("$.ask", p -> p.assertThat().isEqualTo("COLUMNS"))
+        .hasPathSatisfying("$.titles", p -> p.assertThat().asArray().containsExactly("T", "N", "W"))
+        .doesNotHavePath("$.sum");
+    assertThat(chosen(odd, "time=0&rpm=1&heat=2"))
+        .hasStatusOk()
+        .bodyJson()
+        .doesNotHavePath("$.ask")
+        .hasPathSatisfying("$.chosen.unit", p -> p.assertThat().isEqualTo("MILLISECONDS"))
+        .hasPathSatisfying("$.chosen.celsius", p -> p.assertThat().isEqualTo(true))
+        .hasPathSatisfying("$.sum.rows", p -> p.assertThat().isEqualTo(3))
+        .hasPathSatisfying("$.sum.hottest", p -> p.assertThat().isEqualTo(194.0));
+    String plain = "Time,RPM,Prop\n0,3000,900\n10,3000,900\n20,3000,900\n30,3000,900\n";
+    assertThat(chosen(plain, "time=0&rpm=2&timeUnit=MILLISECONDS"))
+        .hasStatusOk()
+        .bodyJson()
+        .hasPathSatisfying("$.sum.topRpm", p -> p.assertThat().isEqualTo(900.0))
+        .hasPathSatisfying("$.words", p -> p.assertThat().asString().contains("\"Prop\""));
+    assertThat(chosen(plain, "time=0&rpm=9"))
+        .hasStatusOk()
+        .bodyJson()
+        .extractingPath("$.ask")
+        .isEqualTo("COLUMNS");
+  }
+
   @Test
   void aBrokenFileSaysLineAndReason() {
     assertThat(logger("time,rpm\n0,1000\n1,fast\n"))
@@ -68,11 +107,12 @@ class LoggerApiTest extends ApiTest {
         .extractingPath("$.sum.rows")
         .isEqualTo(2);
     assertThat(logger("Time,RPM\n0,3000\n10,3000\n20,3000\n30,3000\n"))
-        .hasStatus(422)
-        .bodyText()
-        .contains("Is it milliseconds?");
+        .hasStatusOk()
+        .bodyJson()
+        .extractingPath("$.ask")
+        .isEqualTo("TIME_UNIT");
     assertThat(logger("Time [s],RPM\n0,3000\n10,3000\n20,3000\n30,3000\n")).hasStatusOk();
-    assertThat(logger("a,b\n1,2\n"))
+    assertThat(logger("nothing here\n"))
         .hasStatus(422)
         .bodyJson()
         .extractingPath("$.detail")

@@ -39,7 +39,7 @@ public class LoggerBenchmark {
 
   @Benchmark
   public LoggerFile.Understood millionRowsTallied() throws IOException {
-    return LoggerFile.read(new ByteArrayInputStream(file), 6800);
+    return LoggerFile.read(new ByteArrayInputStream(file), 6800, null);
   }
 
   @Benchmark

@@ -60,7 +60,7 @@ class ChangeJourneyTest {
       walker.to("3E:HEIGHT");
       browser.keys("1.972", Keys.ENTER);
       browser.await(() -> walker.step().equals("3E:SPRING_IN"));
-      browser.sees("out of 1.950 ± 0.005");
+      browser.sees("out of 1.950 in ± 0.005 in");
       browser.press("Something else happened").press("3E: another stack of shims");
       browser.keys("2", Keys.ENTER);
       browser.await(() -> walker.step().equals("3E:HEIGHT"));
@@ -105,7 +105,7 @@ class ChangeJourneyTest {
       browser.keys(Keys.ENTER).sees("the gauge falls through 30 psi");
       browser.press("1 Bar the piston up").sees("No. Never bar");
       browser.press("2 Fingers on the stem").sees("Right. A valve weighs little");
-      walker.to("3E:STACK").doItUntilAsked("The gauge reads 1.966");
+      walker.to("3E:SEAL").doItUntilAsked("The gauge reads 1.966");
       browser.press("2 One shim of 0.015").sees("Right. 1.951");
       walker.to("3E:COMPRESSagain").doItUntilAsked("no gap shows");
       browser.press("3 Take them out, clean").sees("Right. A gap");

@@ -58,7 +58,10 @@ class OnePassJourneyTest extends OnTheHillV8 {
     browser.tabTo("Keep these").keys(Keys.ENTER);
     browser.sees("\"ten\" cannot be read").sees("\"5oo\" cannot be read");
     browser.fill("Loss limit", "10").fill("stud: open load", "5");
-    browser.tabTo("Keep these").keys(Keys.ENTER).sees("an open load lies between 50 and 3000 lbf");
+    browser
+        .tabTo("Keep these")
+        .keys(Keys.ENTER)
+        .sees("an open load lies between 50 lbf and 3000 lbf");
     browser.fill("stud: open load", "520").tabTo("Keep these").keys(Keys.ENTER).sees("Kept.");
     browser.open(v8 + "/pockets").press("1I, ").sees("stud at 9").sees("of 520 lbf open");
   }

@@ -18,7 +18,9 @@ import java.nio.charset.CoderResult;
 import java.nio.charset.StandardCharsets;
 import java.util.Iterator;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 import shim.app.http.Refusal;
 import shim.core.running.LoggerColumns;
 import shim.core.running.LoggerTally;
@@ -30,23 +32,44 @@ public final class LoggerFile {
 
   private LoggerFile() {}
 
+  /** What a person must say before the file can be added up. */
+  public enum Ask {
+    /** No title says which column is time and which is engine speed. */
+    COLUMNS,
+    /** Time has no unit, and as seconds nearly all of it would be gaps. */
+    TIME_UNIT
+  }
+
   /**
    * What was understood.
    *
    * @param words columns and units in words
    * @param separator between columns
+   * @param titles of all columns
+   * @param chosen columns and units that were taken; null where none could be
+   * @param ask what must be said first; null where nothing
+   * @param sum null where something is asked
    */
-  public record Understood(String words, String separator, LoggerTally.Sum sum) {}
+  public record Understood(
+      String words,
+      String separator,
+      List<String> titles,
+      LoggerColumns.@Nullable Chosen chosen,
+      @Nullable Ask ask,
+      LoggerTally.@Nullable Sum sum) {}
 
-  /** Reads a file; the first line that cannot be read refuses all of it, with its number. */
-  public static Understood read(InputStream in, double overRevRpm) throws IOException {
+  /**
+   * Reads a file; the first line that cannot be read refuses all of it, with its number.
+   *
+   * @param chosen columns a person chose; null takes what the titles say
+   */
+  public static Understood read(
+      InputStream in, double overRevRpm, LoggerColumns.@Nullable Chosen chosen) throws IOException {
     BufferedInputStream bytes = new BufferedInputStream(in, LOOK_AHEAD);
     BufferedReader text =
         new BufferedReader(new InputStreamReader(bytes, charset(bytes)), LOOK_AHEAD);
     char separator = separator(text);
-    LoggerTally tally = new LoggerTally(overRevRpm);
-    LoggerColumns columns = null;
-    List<String> header = List.of();
+    Reading reading = new Reading(new LoggerTally(overRevRpm), chosen);
     try (CsvReader<CsvRecord> csv =
         CsvReader.builder()
             .fieldSeparator(separator)
@@ -54,37 +77,97 @@ public final class LoggerFile {
             .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
             .ofCsvRecord(text)) {
       Iterator<CsvRecord> rows = csv.iterator();
-      while (rows.hasNext()) {
-        CsvRecord row = rows.next();
-        if (columns == null) {
-          header = row.getFields();
-          columns = LoggerColumns.read(header).orElse(null);
-          if (columns == null && row.getStartingLineNumber() >= MOST_HEADER_LINES) {
-            break;
-          }
-        } else if (tally.rows() == 0 && columns.isUnits(row.getFields())) {
-          columns = LoggerColumns.read(header, row.getFields()).orElse(columns);
-        } else {
-          take(tally, columns, row);
-        }
+      while (rows.hasNext() && reading.goesOn(rows.next())) {
+        // Each row is taken as it comes; nothing is kept of it.
       }
     } catch (CsvParseException e) {
       throw Refusal.invalid("file", "the file breaks off or is no CSV: " + e.getMessage());
     }
-    if (columns == null) {
-      throw Refusal.invalid(
-          "file", "no header with a time and an rpm column was found: is this a logger's CSV?");
+    return reading.understood(separator);
+  }
+
+  /** A file half read: its header first, then row after row. */
+  private static final class Reading {
+    private final LoggerTally tally;
+    private final LoggerColumns.@Nullable Chosen chosen;
+    private List<String> header = List.of();
+    private List<String> units = List.of();
+    private @Nullable LoggerColumns columns;
+
+    Reading(LoggerTally tally, LoggerColumns.@Nullable Chosen chosen) {
+      this.tally = tally;
+      this.chosen = chosen;
     }
-    LoggerTally.Sum sum = tally.sum();
-    if (!columns.timeUnit() && sum.rows() > 1 && sum.gaps() > sum.rows() / 2) {
-      throw Refusal.invalid(
-          "file",
-          "\""
-              + header.get(columns.time()).strip()
-              + "\" has no unit, and as seconds nearly all of it would be gaps. Is it milliseconds?"
-              + " Write the unit into the title, such as \"Time [ms]\"");
+
+    /** Takes a row; false where no header can come any more. */
+    boolean goesOn(CsvRecord row) {
+      LoggerColumns known = columns;
+      List<String> fields = row.getFields();
+      if (known == null) {
+        return header.size() > 1 && LoggerColumns.isData(fields)
+            ? begins(row)
+            : title(fields) || row.getStartingLineNumber() < MOST_HEADER_LINES;
+      }
+      if (tally.rows() == 0 && known.isUnits(fields)) {
+        columns = read(fields).orElse(known);
+        return true;
+      }
+      return taken(known, row);
     }
-    return new Understood(columns.words(), String.valueOf(separator), sum);
+
+    /** The first figures: only a person can still say what they are. */
+    private boolean begins(CsvRecord row) {
+      columns = chosen == null ? null : LoggerColumns.read(header, units, chosen).orElse(null);
+      return columns != null && taken(columns, row);
+    }
+
+    private static long named(List<String> fields) {
+      return fields.stream().filter(f -> !f.isBlank()).count();
+    }
+
+    /** The fullest line before the figures is the header, and one like it under it names units. */
+    private boolean title(List<String> fields) {
+      if (named(fields) > named(header)) {
+        header = fields;
+      }
+      units = fields.size() == header.size() ? fields : header;
+      columns = chosen == null ? LoggerColumns.read(fields).orElse(null) : null;
+      header = columns == null ? header : fields;
+      return columns != null;
+    }
+
+    private Optional<LoggerColumns> read(List<String> units) {
+      return chosen == null
+          ? LoggerColumns.read(header, units)
+          : LoggerColumns.read(header, units, chosen);
+    }
+
+    private boolean taken(LoggerColumns known, CsvRecord row) {
+      take(tally, known, row);
+      return true;
+    }
+
+    Understood understood(char separator) {
+      String by = String.valueOf(separator);
+      List<String> titles = header.stream().map(String::strip).toList();
+      LoggerColumns known = columns;
+      if (known == null) {
+        if (titles.size() < 2) {
+          throw Refusal.invalid("file", "no line names its columns: is this a logger's CSV?");
+        }
+        return new Understood(
+            "no column is called time and rpm", by, titles, null, Ask.COLUMNS, null);
+      }
+      LoggerTally.Sum sum = tally.sum();
+      boolean asked = !known.timeUnit() && sum.rows() > 1 && sum.gaps() > sum.rows() / 2;
+      return new Understood(
+          known.words(),
+          by,
+          titles,
+          known.chosen(),
+          asked ? Ask.TIME_UNIT : null,
+          asked ? null : sum);
+    }
   }
 
   private static void take(LoggerTally tally, LoggerColumns c, CsvRecord row) {
@@ -118,7 +201,7 @@ public final class LoggerFile {
 
   /**
    * The separator that makes a header of one of the first lines, with most columns; a preamble may
-   * be full of others.
+   * be full of others. Without a header the one that parts a line most.
    */
   static char separator(Reader text) throws IOException {
     text.mark(LOOK_AHEAD);
@@ -128,13 +211,17 @@ public final class LoggerFile {
     String[] lines = new String(start, 0, n).split("\\R", MOST_HEADER_LINES + 1);
     char best = ',';
     int most = 0;
+    boolean titled = false;
     for (char separator : new char[] {';', '\t', ','}) {
       for (String line : lines) {
         List<String> fields =
             List.of(line.replace("\"", "").split(Pattern.quote(String.valueOf(separator)), -1));
-        if (fields.size() > most && LoggerColumns.read(fields).isPresent()) {
+        boolean titles = LoggerColumns.read(fields).isPresent();
+        boolean better = titles == titled ? fields.size() > most : titles;
+        if (better) {
           best = separator;
           most = fields.size();
+          titled = titles;
         }
       }
     }

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import shim.core.running.EngineHours;
+import shim.core.running.LoggerColumns;
 
 /** Runs of an engine, and what a logger's file says of one. */
 @RestController
@@ -80,10 +81,25 @@ class RunController {
     return runs.of(runs.withdraw(id));
   }
 
-  /** Reads a logger's CSV, row by row, keeping nothing: what it adds up to. */
+  /**
+   * Reads a logger's CSV, row by row, keeping nothing: what it adds up to.
+   *
+   * @param time column of the time, from 0, where a person chose it; speed and temperature likewise
+   */
   @PostMapping(value = "/api/calc/logger", consumes = "text/csv")
   LoggerFile.Understood logger(
-      @RequestParam(defaultValue = "8000") double overRevRpm, InputStream body) throws IOException {
-    return LoggerFile.read(body, overRevRpm);
+      @RequestParam(defaultValue = "8000") double overRevRpm,
+      @RequestParam(required = false) @Nullable Integer time,
+      @RequestParam(required = false) @Nullable Integer rpm,
+      @RequestParam(defaultValue = "-1") int heat,
+      @RequestParam(required = false) LoggerColumns.@Nullable TimeUnit timeUnit,
+      @RequestParam(required = false) @Nullable Boolean celsius,
+      InputStream body)
+      throws IOException {
+    LoggerColumns.Chosen chosen =
+        time == null || rpm == null
+            ? null
+            : new LoggerColumns.Chosen(time, rpm, heat, timeUnit, celsius);
+    return LoggerFile.read(body, overRevRpm, chosen);
   }
 }

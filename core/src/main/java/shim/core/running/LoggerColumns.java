@@ -3,10 +3,12 @@ package shim.core.running;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a logger's header means: which column is time, speed and temperature, in which unit. The
@@ -26,6 +28,34 @@ public record LoggerColumns(
     boolean timeUnit,
     boolean celsius,
     String words) {
+  /** Units of a time column. */
+  public enum TimeUnit {
+    MILLISECONDS(0.001),
+    SECONDS(1),
+    MINUTES(60),
+    HOURS(3600);
+
+    private final double seconds;
+
+    TimeUnit(double seconds) {
+      this.seconds = seconds;
+    }
+
+    private static TimeUnit of(double seconds) {
+      return Arrays.stream(values()).filter(u -> u.seconds == seconds).findFirst().orElseThrow();
+    }
+  }
+
+  /**
+   * Columns a person chose, instead of what their titles say.
+   *
+   * @param heat −1 for none
+   * @param unit of time; null leaves it to the title
+   * @param celsius unit of the temperature; null leaves it to the title
+   */
+  public record Chosen(
+      int time, int rpm, int heat, @Nullable TimeUnit unit, @Nullable Boolean celsius) {}
+
   private static final int EXACT_DIGITS = 15;
   private static final double[] POWERS = {
     1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9, 1e10, 1e11, 1e12, 1e13, 1e14, 1e15
@@ -87,19 +117,33 @@ public record LoggerColumns(
   public static Optional<LoggerColumns> read(List<String> header, List<String> units) {
     int time = find(header, TIME);
     int rpm = find(header, SPEED);
-    int heat = find(header, HEAT);
-    if (time < 0 || rpm < 0) {
+    return time < 0 || rpm < 0
+        ? Optional.empty()
+        : read(header, units, new Chosen(time, rpm, find(header, HEAT), null, null));
+  }
+
+  /** Reads a header of which a person says what is what; empty where it has no such columns. */
+  public static Optional<LoggerColumns> read(
+      List<String> header, List<String> units, Chosen chosen) {
+    int time = chosen.time();
+    int rpm = chosen.rpm();
+    int heat = chosen.heat() < header.size() ? chosen.heat() : -1;
+    if (Math.min(time, rpm) < 0 || Math.max(time, rpm) >= header.size()) {
       return Optional.empty();
     }
     String timeUnit = unit(header, units, time);
-    double per =
+    double written =
         switch (timeUnit) {
           case "ms", "msec", "milliseconds" -> 0.001;
           case "min", "minutes" -> 60;
           case "h", "hours" -> 3600;
           default -> 1;
         };
-    boolean celsius = heat >= 0 && unit(header, units, heat).replace("°", "").startsWith("c");
+    double per = chosen.unit() == null ? written : chosen.unit().seconds;
+    boolean celsius =
+        heat >= 0
+            && Objects.requireNonNullElseGet(
+                chosen.celsius(), () -> unit(header, units, heat).replace("°", "").startsWith("c"));
     String words =
         String.format(
             Locale.ROOT,
@@ -114,7 +158,8 @@ public record LoggerColumns(
                     + "\" in "
                     + (celsius ? "°C" : "°F"));
     return Optional.of(
-        new LoggerColumns(time, rpm, heat, per, !timeUnit.isEmpty(), celsius, words));
+        new LoggerColumns(
+            time, rpm, heat, per, chosen.unit() != null || !timeUnit.isEmpty(), celsius, words));
   }
 
   private static int find(List<String> header, Title wanted) {
@@ -149,6 +194,16 @@ public record LoggerColumns(
     }
     Matcher m = UNIT.matcher(header.get(column).strip().toLowerCase(Locale.ROOT));
     return m.find() ? String.valueOf(m.group(1) == null ? m.group(2) : m.group(1)) : "";
+  }
+
+  /** What is taken, to be shown and chosen otherwise. */
+  public Chosen chosen() {
+    return new Chosen(time, rpm, heat, TimeUnit.of(secondsPer), celsius);
+  }
+
+  /** A row of figures: what stands before it is the header. */
+  public static boolean isData(List<String> row) {
+    return row.stream().filter(LoggerColumns::figure).count() > 1;
   }
 
   /** A row under the header that names units and has no figure where time and speed stand. */
