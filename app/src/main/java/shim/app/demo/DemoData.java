@@ -106,7 +106,11 @@ class DemoData implements ApplicationRunner {
             new RoundPlan(7.7, HeatState.HOT, "KV", 0),
             new RoundPlan(8.9, HeatState.HOT, "KV", 0));
     written.lash(
-        new DemoRounds.Into(engine, School.BEST_STOPS, 2, written::startOf), truth, plans, 41);
+        new DemoRounds.Into(engine, School.BEST_STOPS, 2, written::startOf),
+        truth,
+        plans,
+        41,
+        List.of());
     long days = (long) DAYS_BETWEEN * EVENT_HOURS.length;
     double before = 0;
     for (int i = 0; i < EVENT_HOURS.length; i++) {

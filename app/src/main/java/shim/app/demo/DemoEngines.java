@@ -225,7 +225,7 @@ final class DemoEngines {
             HeatState.COLD,
             null,
             null),
-        new RulesSheet(HotColdSchool.TABLE, null, null, null, null, "COMPRESSION_TDC", null, null),
+        new RulesSheet(HotColdSchool.TABLE, null, 0.004, null, null, "COMPRESSION_TDC", null, null),
         new UseSheet("runs", null, null));
   }
 }

@@ -4,14 +4,13 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
-import shim.app.lash.Rounds;
 import shim.core.crank.School;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
-import shim.core.lash.WrittenRound.Phase;
 import shim.core.season.LashSeason.Fault;
 import shim.core.season.LashSeason.RoundPlan;
 import shim.core.season.LashSeason.Truth;
@@ -19,7 +18,8 @@ import shim.core.season.PreloadSeason;
 
 /**
  * Seasons of the three other engines of the demo, each with a story of its own: an exhaust seat of
- * the four sinks, a lifter of the night V8 loses preload, and a rocker of the six wears its tip.
+ * the four sinks, a lifter of the night V8 loses preload, and a rocker of the six wears its tip, in
+ * a round somebody went away from.
  */
 @Component
 @ConditionalOnProperty("shim.demo")
@@ -28,11 +28,9 @@ class DemoOthers {
   private static final double SIX_HOURS = 14.5;
 
   private final DemoRounds rounds;
-  private final Rounds entries;
 
-  DemoOthers(DemoRounds rounds, Rounds entries) {
+  DemoOthers(DemoRounds rounds) {
     this.rounds = rounds;
-    this.entries = entries;
   }
 
   private static RoundPlan cold(double hours, String hand) {
@@ -51,7 +49,8 @@ class DemoOthers {
             Map.of(ValveKind.INTAKE, 0.0018, ValveKind.EXHAUST, 0.0022),
             List.of(new Fault(Position.parse("2E"), 2.6, -0.0016))),
         List.of(hot(0.4, "MO"), hot(2.0, "MO"), hot(3.1, "KV"), hot(4.1, "MO"), hot(6.3, "KV")),
-        7);
+        7,
+        List.of());
     rounds.event(engine, "Larch Hill", 111, 2.0, 2.0);
     rounds.event(engine, "Dry Beck Climb, spring", 86, 2.1, 2.1);
     rounds.event(engine, "Larch Hill II", 60, 2.2, 2.2);
@@ -81,49 +80,22 @@ class DemoOthers {
             Map.of(ValveKind.INTAKE, 0.002, ValveKind.EXHAUST, 0.002),
             List.of(new Fault(Position.parse("5I"), 8.2, 0.0013))),
         List.of(
-            cold(0.6, "KV"), cold(3.2, "KV"), cold(6.4, "MO"), cold(9.1, "KV"), cold(11.8, "KV")),
-        5);
+            cold(0.6, "KV"),
+            cold(3.2, "KV"),
+            cold(6.4, "MO"),
+            cold(9.1, "KV"),
+            cold(11.8, "KV"),
+            cold(SIX_HOURS, "KV")),
+        5,
+        Stream.of("1I", "1E", "5I", "5E").map(Position::parse).toList());
     rounds.event(engine, "Larch Hill", 95, 3.2, 3.2);
     rounds.event(engine, "Harrow Top, rally", 62, 5.9, 5.9);
     rounds.event(engine, "Quarry Sprint", 20, 5.4, 5.4);
     rounds.event(engine, "Larch Hill, closing meeting", -30, 0.7, null);
-    open(engine);
     return engine;
   }
 
   Instant sixAt(double hours) {
-    return rounds.daysAgo(Math.round(4 + (SIX_HOURS - hours) * 9));
-  }
-
-  /** A round of the six that somebody went away from after four valves. */
-  private void open(UUID engine) {
-    UUID round = DemoRounds.id(engine + "open");
-    Instant now = rounds.daysAgo(0);
-    entries.start(
-        round,
-        new Rounds.RoundStart(
-            engine,
-            HeatState.COLD,
-            "KV",
-            SIX_HOURS,
-            61.0,
-            School.COMPRESSION_TDC,
-            6,
-            false,
-            true,
-            null,
-            now,
-            null,
-            null));
-    double[] found = {0.012, 0.016, 0.019, 0.015};
-    List<String> valves = List.of("1I", "1E", "5I", "5E");
-    for (int i = 0; i < valves.size(); i++) {
-      Position p = Position.parse(valves.get(i));
-      entries.read(
-          round,
-          DemoRounds.id(round + "F" + p),
-          DemoRounds.gap(p, Phase.FOUND, found[i], null, "KV"),
-          now);
-    }
+    return rounds.daysAgo(Math.round((SIX_HOURS - hours) * 9));
   }
 }

@@ -74,13 +74,30 @@ class DemoRounds {
             engine, name, date, rounded, ran == null ? null : Math.round(ran * 10) / 10.0));
   }
 
-  void lash(Into into, LashSeason.Truth truth, List<RoundPlan> plans, long seed) {
+  /**
+   * @param begun valves read as found in the last round, which somebody then went away from; none
+   *     where it was signed like the others
+   */
+  void lash(
+      Into into, LashSeason.Truth truth, List<RoundPlan> plans, long seed, List<Position> begun) {
     LashSeason season =
         new LashSeason(engines.get(into.engine()).engine(), truth, new Random(seed));
+    RoundPlan last = plans.get(plans.size() - 1);
     for (LashSeason.Round round : season.rounds(plans)) {
       UUID id = start(into, round.plan(), round.headTempF());
       Instant at = into.dateOf().apply(round.plan().engineHours());
       String hand = round.plan().hand();
+      if (round.plan().equals(last) && !begun.isEmpty()) {
+        round.valves().stream()
+            .filter(w -> begun.contains(w.position()))
+            .forEach(
+                w -> {
+                  Position p = w.position();
+                  rounds.read(
+                      id, id(id + "F" + p), gap(p, Phase.FOUND, w.foundIn(), null, hand), at);
+                });
+        return;
+      }
       for (LashSeason.Written w : round.valves()) {
         Position p = w.position();
         rounds.read(id, id(id + "F" + p), gap(p, Phase.FOUND, w.foundIn(), null, hand), at);
@@ -148,7 +165,7 @@ class DemoRounds {
         : use.classRules().stream().map(EngineSheet.ClassRule::rule).toList();
   }
 
-  static Rounds.ReadingEntry gap(
+  private static Rounds.ReadingEntry gap(
       Position p, Phase phase, double in, @Nullable Double partIn, String hand) {
     String typed = String.format(Locale.ROOT, "%.0f", in * 1000);
     return new Rounds.ReadingEntry(

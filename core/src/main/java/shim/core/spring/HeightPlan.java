@@ -69,6 +69,11 @@ public record HeightPlan(List<Way> ways) {
       putInIn = List.copyOf(putInIn);
     }
 
+    /** It takes a lathe, not only what is to hand. */
+    private boolean cutOrMade() {
+      return kind == Kind.ONE_MADE_PIECE || kind == Kind.MACHINE_LOCATOR;
+    }
+
     public int pieces() {
       return shimsIn.size();
     }
@@ -244,7 +249,9 @@ public record HeightPlan(List<Way> ways) {
     Comparator<Way> moved = Comparator.comparing(w -> w.takeOutIn().size() + w.putInIn().size());
     Comparator<Way> off = Comparator.comparingDouble(w -> Math.abs(w.offIn()));
     Comparator<Way> first =
-        school == School.ONE_PIECE ? made : Comparator.comparingInt(Way::pieces);
+        school == School.ONE_PIECE
+            ? made
+            : Comparator.comparing(Way::cutOrMade).thenComparing(Way::pieces);
     return Comparator.comparing((Way w) -> !w.within())
         .thenComparing(w -> w.within() ? 0 : Math.abs(w.offIn()))
         .thenComparing(first)
