@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { boxText, figure, height, load, needed, several, words } from "./boxes";
+import { boxText, figure, height, load, measured, needed, several, words } from "./boxes";
 import { readNumber } from "./load";
 
 const wrong = (read: { success: boolean; error?: { issues: { message: string }[] } }) =>
@@ -39,5 +39,21 @@ describe("a box of a form", () => {
   it("begins with what is known", () => {
     expect(boxText(undefined)).toBe("");
     expect(boxText(1.95, (n) => n.toFixed(3))).toBe("1.950");
+  });
+});
+
+describe("a box that nobody touched", () => {
+  it("says what it said before, to the last digit", () => {
+    expect(height("mm", 0.005).parse("0.13")).toBe(0.005);
+    expect(height("mm", 0.005).parse("0.14")).toBeCloseTo(0.00551, 5);
+    expect(measured("torque", "mm", 22).parse("29.8")).toBe(22);
+    expect(load("mm", 185).parse("823")).toBe(185);
+    const shims = several(
+      (t) => Number(t) / 25.4,
+      [0.015, 0.03],
+      (n) => (n * 25.4).toFixed(2),
+    );
+    expect(shims.parse("0.38 0.76")).toEqual([0.015, 0.03]);
+    expect(shims.parse("0.38")).toEqual([0.38 / 25.4]);
   });
 });

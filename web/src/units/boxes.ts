@@ -1,7 +1,7 @@
 import { z } from "zod";
 import type { LashUnit } from "./lash";
-import { readHeight, readLoad, readNumber } from "./load";
-import { type Measured, readMeasure } from "./measures";
+import { heightText, loadText, readHeight, readLoad, readNumber } from "./load";
+import { type Measured, measureBox, readMeasure } from "./measures";
 
 /** How boxes of a form are read: a blank one says nothing, what cannot be read is named. */
 type Read = (text: string) => number | undefined;
@@ -16,11 +16,37 @@ function readIn(read: Read, text: string, ctx: z.RefinementCtx): number | undefi
 const maybe = (read: Read) =>
   z.string().transform((t, ctx) => (t.trim() === "" ? undefined : readIn(read, t, ctx)));
 
+/** A box that Shim filled and nobody touched says what it said before, to the last digit. */
+export function untouched(was: number | undefined, text: (n: number) => string, read: Read): Read {
+  return (t) => (was !== undefined && t.trim() === text(was) ? was : read(t));
+}
+
 /** One figure, or blank. */
 export const figure = () => maybe(readNumber);
-export const height = (unit: LashUnit) => maybe((t) => readHeight(t, unit));
-export const measured = (of: Measured, unit: LashUnit) => maybe((t) => readMeasure(of, t, unit));
-export const load = (unit: LashUnit) => maybe((t) => readLoad(t, unit));
+export const height = (unit: LashUnit, was?: number) =>
+  maybe(
+    untouched(
+      was,
+      (n) => heightText(n, unit),
+      (t) => readHeight(t, unit),
+    ),
+  );
+export const measured = (of: Measured, unit: LashUnit, was?: number) =>
+  maybe(
+    untouched(
+      was,
+      (n) => measureBox(of, n, unit),
+      (t) => readMeasure(of, t, unit),
+    ),
+  );
+export const load = (unit: LashUnit, was?: number) =>
+  maybe(
+    untouched(
+      was,
+      (n) => loadText(n, unit),
+      (t) => readLoad(t, unit),
+    ),
+  );
 
 /** One figure that has to be there; the words say what is missing. */
 export const needed = (words: string) =>
@@ -35,13 +61,14 @@ export const hours = () => needed("a number of hours");
 export const hoursText = (engineHours: number) => String(Math.round(engineHours * 100) / 100);
 
 /** Several figures, a blank or a semicolon between them. */
-export const several = (read: Read) =>
-  z.string().transform((text, ctx) =>
-    text
+export const several = (read: Read, was: number[] = [], shown: (n: number) => string = String) =>
+  z.string().transform((text, ctx) => {
+    if (was.length > 0 && text.trim() === was.map(shown).join(" ")) return was;
+    return text
       .split(/[\s;]+/)
       .filter((t) => t !== "")
-      .map((t) => readIn(read, t, ctx) ?? Number.NaN),
-  );
+      .map((t) => readIn(read, t, ctx) ?? Number.NaN);
+  });
 
 /** Words, or nothing where it is blank. */
 export const words = () => z.string().transform((t) => t.trim() || undefined);

@@ -62,11 +62,11 @@ export function figureText(of: Measured, v: number | undefined | null, unit: Las
 export const measureText = (of: Measured, v: number | undefined | null, unit: LashUnit) =>
   `${figureText(of, v, unit)} ${unitOf(of, unit)}`;
 
-/** What stands in a box: as many digits as it takes, and no tail from the conversion. */
+/** What stands in a box, without a tail from the conversion. */
 export function measureBox(of: Measured, v: number | undefined, unit: LashUnit): string {
   if (v === undefined) return "";
   const m: Measure = MEASURES[of];
-  return String(unit === "mm" ? Math.round(m.toMetric(v) * 1e3) / 1e3 : v);
+  return String(unit === "mm" ? Number(m.toMetric(v).toPrecision(3)) : v);
 }
 
 /** As typed, in the person's unit or with the other one named: `80`, `5,5 bar`, `30 N·m`. */

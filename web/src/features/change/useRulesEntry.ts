@@ -23,7 +23,7 @@ const USUAL = {
 
 const schools = <K extends keyof typeof USUAL>() => z.custom<NonNullable<Rules[K]>>();
 
-const rulesIn = (unit: LashUnit) =>
+const rulesIn = (unit: LashUnit, was: Rules) =>
   z.object({
     freeing: schools<"freeing">(),
     proving: schools<"proving">(),
@@ -31,17 +31,17 @@ const rulesIn = (unit: LashUnit) =>
     lubricant: schools<"lubricant">(),
     order: schools<"order">(),
     renewLocks: z.boolean(),
-    psi: measured("pressure", unit),
-    turnsAtLbfFt: measured("torque", unit),
+    psi: measured("pressure", unit, was.psi),
+    turnsAtLbfFt: measured("torque", unit, was.turnsAtLbfFt),
     warnAfterMinutes: figure(),
-    gaugeLowIn: height(unit),
-    gaugeHighIn: height(unit),
+    gaugeLowIn: height(unit, was.gaugeLowIn),
+    gaugeHighIn: height(unit, was.gaugeHighIn),
     plugsOut: schools<"plugsOut">(),
     torques: z.array(
       z.object({
         of: z.string(),
         perCylinder: z.boolean(),
-        stepsLbfFt: several((t) => readMeasure("torque", t, unit)),
+        stepsLbfFt: several((t) => stepOf(t, unit, was)),
         order: z.string(),
         lubricant: z.string(),
         source: z.string(),
@@ -49,6 +49,12 @@ const rulesIn = (unit: LashUnit) =>
       }),
     ),
   });
+
+/** A step as typed; one that stands there as it was keeps its figure. */
+function stepOf(text: string, unit: LashUnit, was: Rules): number | undefined {
+  const steps = (was.torques ?? []).flatMap((t) => t.stepsLbfFt);
+  return steps.find((s) => measureBox("torque", s, unit) === text) ?? readMeasure("torque", text, unit);
+}
 
 export const BLANK_TORQUE = {
   of: "",
@@ -65,7 +71,7 @@ export function useRulesEntry(engineId: string, rules: Rules) {
   const { hand, unit } = useSettings();
   const queries = useQueryClient();
   return useEntry({
-    schema: rulesIn(unit),
+    schema: rulesIn(unit, rules),
     first: {
       freeing: rules.freeing ?? USUAL.freeing,
       proving: rules.proving ?? USUAL.proving,

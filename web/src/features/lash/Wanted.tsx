@@ -30,7 +30,7 @@ export function Wanted({ wanted, kind }: WantedProps) {
             </p>
             <p>
               <span className="num text-4xl">{lashText(t.targetIn, unit)}</span>
-              <span className="num text-muted"> ± {lashText(t.toleranceIn, unit)}</span>
+              <span className="num text-2xl text-muted"> ± {lashText(t.toleranceIn, unit)}</span>
             </p>
             <p className="text-sm text-muted">
               {t.floorIn !== undefined && `lowest ${lashText(t.floorIn, unit)}; `}

@@ -6,6 +6,7 @@ import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
+import { untouched } from "../../units/boxes";
 import { heightText, heightUnit, kept, loadText, loadUnit, named, readHeight } from "../../units/load";
 import { wayText } from "../../words/adjust";
 import { LoadDrawing } from "./LoadDrawing";
@@ -39,6 +40,8 @@ export function PocketForm({ engineId, pocket, onNext }: PocketFormProps) {
     locks: kept(f.locks ?? "", unit),
     locator: f.locator ?? "",
   });
+  const inch = (typed: string, was: number | undefined) =>
+    untouched(was, text, (v) => readHeight(v, unit))(typed);
   const [picked, setPicked] = useState(0);
   const way = pocket.ways[picked];
   const now = { curve: pocket.curve, liftIn: pocket.liftIn };
@@ -50,10 +53,10 @@ export function PocketForm({ engineId, pocket, onNext }: PocketFormProps) {
           params: { path: { id: pocket.fittingId } },
           body: {
             ...f,
-            heightIn: readHeight(t.height, unit),
-            sealGapIn: readHeight(t.sealGap, unit),
-            pocketIn: readHeight(t.pocket, unit),
-            coilGapIn: readHeight(t.coilGap, unit),
+            heightIn: inch(t.height, f.heightIn),
+            sealGapIn: inch(t.sealGap, f.sealGapIn),
+            pocketIn: inch(t.pocket, f.pocketIn),
+            coilGapIn: inch(t.coilGap, f.coilGapIn),
             shims: named(t.shims, unit) || undefined,
             retainer: t.retainer || undefined,
             locks: named(t.locks, unit) || undefined,

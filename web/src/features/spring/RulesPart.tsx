@@ -16,13 +16,17 @@ import { linkTexts, readLinks } from "./linkTexts";
 
 interface RulesPartProps {
   engineId: string;
-  rules: Schemas["SpringRulesSheet"];
+  rules: Rules;
 }
 
 const signed = (read: (text: string) => number | undefined) => (text: string) => {
   const size = read(text.replace(/^[-−+]/, ""));
   return size !== undefined && /^[-−]/.test(text) ? -size : size;
 };
+
+type Rules = Schemas["SpringRulesSheet"];
+
+const shown = (unit: LashUnit) => (n: number) => heightText(n, unit);
 
 /** What a team asks of clearances, each with its usual figure in inch. */
 const CLEARANCES = [
@@ -36,23 +40,33 @@ const CLEARANCES = [
 ] as const;
 
 /** The boxes as the person's unit reads them. */
-const rulesIn = (unit: LashUnit) =>
+const rulesIn = (unit: LashUnit, was: Rules) =>
   z.object({
-    targetHeightIntakeIn: height(unit),
-    targetHeightExhaustIn: height(unit),
-    heightToleranceIn: height(unit),
+    targetHeightIntakeIn: height(unit, was.targetHeightIntakeIn),
+    targetHeightExhaustIn: height(unit, was.targetHeightExhaustIn),
+    heightToleranceIn: height(unit, was.heightToleranceIn),
     lossPercent: figure(),
-    leastSeatLbf: load(unit),
+    leastSeatLbf: load(unit, was.leastSeatLbf),
     changeAt: figure(),
     overRevRpm: figure(),
     topRpm: figure(),
-    shimStockIn: several((t) => readHeight(t, unit)),
-    lockOffsetsIn: several(signed((t) => readHeight(t, unit))),
-    retainerOffsetsIn: several(signed((t) => readHeight(t, unit))),
-    leastSeatExhaustLbf: load(unit),
-    intakeHeadIn: height(unit),
+    shimStockIn: several((t) => readHeight(t, unit), was.shimStockIn, shown(unit)),
+    lockOffsetsIn: several(
+      signed((t) => readHeight(t, unit)),
+      was.lockOffsetsIn,
+      shown(unit),
+    ),
+    retainerOffsetsIn: several(
+      signed((t) => readHeight(t, unit)),
+      was.retainerOffsetsIn,
+      shown(unit),
+    ),
+    leastSeatExhaustLbf: load(unit, was.leastSeatExhaustLbf),
+    intakeHeadIn: height(unit, was.intakeHeadIn),
     stockRotators: z.boolean(),
-    clearances: z.object(Object.fromEntries(CLEARANCES.map(([key]) => [key, height(unit)]))),
+    clearances: z.object(
+      Object.fromEntries(CLEARANCES.map(([key]) => [key, height(unit, was.clearances?.[key])])),
+    ),
     heightSchool: z.enum(["FEWEST_PIECES", "ONE_PIECE"]),
     setSchool: z.enum(["MATCHED_SINGLE", "WHOLE_SET"]),
   });
@@ -66,7 +80,7 @@ export function RulesPart({ engineId, rules }: RulesPartProps) {
   const [links, setLinks] = useState(() => linkTexts(rules.links ?? [], unit));
   const [exhaust, setExhaust] = useState(() => linkTexts(rules.exhaustLinks ?? [], unit));
   const { box, choice, submit, kept, trouble, refused } = useEntry({
-    schema: rulesIn(unit),
+    schema: rulesIn(unit, rules),
     first: {
       targetHeightIntakeIn: heightOf(rules.targetHeightIntakeIn),
       targetHeightExhaustIn: heightOf(rules.targetHeightExhaustIn),
@@ -87,8 +101,8 @@ export function RulesPart({ engineId, rules }: RulesPartProps) {
       setSchool: rules.setSchool ?? "MATCHED_SINGLE",
     },
     send: (read) => {
-      const parts = readLinks(links, unit);
-      const apart = readLinks(exhaust, unit);
+      const parts = readLinks(links, unit, rules.links);
+      const apart = readLinks(exhaust, unit, rules.exhaustLinks);
       if (parts.missed + apart.missed > 0) throw new Error("a limit of a part cannot be read");
       return answered(
         api.PUT("/api/engines/{id}/spring-rules", {
@@ -139,15 +153,23 @@ export function RulesPart({ engineId, rules }: RulesPartProps) {
         />
         <Field
           label={`Height tolerance ±, ${inch}`}
-          hint="builders 0.005, cam makers 0.020"
+          hint={`builders ${heightText(0.005, unit)}, cam makers ${heightText(0.02, unit)}`}
           {...box("heightToleranceIn")}
         />
         <Field label="Top engine speed, rpm" hint="for the parts' own limits" {...box("topRpm")} />
-        <Field label={`Lock offsets in stock, ${inch}`} hint="as −0.050 0.050" {...box("lockOffsetsIn")} />
-        <Field label={`Shims in stock, ${inch}`} hint="usual: 0.015 0.030 0.060" {...box("shimStockIn")} />
+        <Field
+          label={`Lock offsets in stock, ${inch}`}
+          hint={`as −${heightText(0.05, unit)} ${heightText(0.05, unit)}`}
+          {...box("lockOffsetsIn")}
+        />
+        <Field
+          label={`Shims in stock, ${inch}`}
+          hint={`usual: ${[0.015, 0.03, 0.06].map((s) => heightText(s, unit)).join(" ")}`}
+          {...box("shimStockIn")}
+        />
         <Field
           label={`Other retainers add, ${inch}`}
-          hint="those in stock, as 0.020"
+          hint={`those in stock, as ${heightText(0.02, unit)}`}
           {...box("retainerOffsetsIn")}
         />
         <Field

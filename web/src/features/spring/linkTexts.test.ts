@@ -6,6 +6,8 @@ describe("limits of the parts between cam and valve", () => {
   const stud = { part: "STUD", openLbf: 500, rpm: 8200 } as const;
   it("come back as they were typed", () => {
     expect(readLinks(linkTexts([stud], "thou"), "thou").limits).toEqual([stud]);
+    const lock = { part: "LOCK", openLbf: 701, liftIn: 0.7003 } as const;
+    expect(readLinks(linkTexts([lock], "mm"), "mm", [lock]).limits).toEqual([lock]);
     const inMetric = readLinks(linkTexts([{ part: "LOCK", liftIn: 0.7 }], "mm"), "mm");
     expect(nth(inMetric.limits, 0).liftIn).toBeCloseTo(0.7, 3);
   });

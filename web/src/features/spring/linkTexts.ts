@@ -39,19 +39,23 @@ export function linkTexts(limits: readonly Limit[], unit: LashUnit): LinkTexts {
 }
 
 /** The limits that were typed, and beside each row what of it cannot be read. */
-export function readLinks(texts: LinkTexts, unit: LashUnit) {
+export function readLinks(texts: LinkTexts, unit: LashUnit, was: readonly Limit[] = []) {
+  const before = linkTexts(was, unit);
   const limits: Limit[] = [];
   const marked = { ...texts };
   let missed = 0;
   for (const [part] of PARTS) {
     const t = texts[part];
+    const kept = was.find((l) => l.part === part);
+    const same = (key: keyof LinkText, limit: number | undefined) =>
+      limit !== undefined && t[key] === before[part][key] ? limit : undefined;
     const read = (text: string, how: (s: string) => number | undefined) => {
       if (text.trim() === "") return undefined;
       const value = how(text);
       return value === undefined || Number.isNaN(value) ? null : value;
     };
-    const load = read(t.load, (s) => readLoad(s, unit));
-    const lift = read(t.lift, (s) => readHeight(s, unit));
+    const load = same("load", kept?.openLbf) ?? read(t.load, (s) => readLoad(s, unit));
+    const lift = same("lift", kept?.liftIn) ?? read(t.lift, (s) => readHeight(s, unit));
     const rpm = read(t.rpm, readNumber);
     const unread = [load === null && t.load, lift === null && t.lift, rpm === null && t.rpm].filter(Boolean);
     marked[part] = {

@@ -2,6 +2,7 @@ package shim.core.spring;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -156,8 +157,17 @@ public record HeightPlan(List<Way> ways) {
       ways.add(way(w, new Stack(List.of(), in.lockIn(), in.retainerIn()), Stack.fine(-over)));
     }
     ways.sort(ranking(w.school()));
-    List<Way> within = ways.stream().distinct().filter(Way::within).limit(MOST_WAYS).toList();
-    return new HeightPlan(within.isEmpty() ? ways.stream().distinct().limit(3).toList() : within);
+    List<Way> worth = worthHaving(ways);
+    List<Way> within = worth.stream().filter(Way::within).limit(MOST_WAYS).toList();
+    return new HeightPlan(within.isEmpty() ? worth.stream().limit(3).toList() : within);
+  }
+
+  /** Of two ways to one height with the same locks and retainer only the better is of use. */
+  private static List<Way> worthHaving(List<Way> ranked) {
+    Set<List<Double>> seen = new HashSet<>();
+    return ranked.stream()
+        .filter(w -> seen.add(List.of(w.heightIn(), w.lockIn(), w.retainerIn())))
+        .toList();
   }
 
   /**

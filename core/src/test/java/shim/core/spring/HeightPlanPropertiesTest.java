@@ -155,6 +155,11 @@ class HeightPlanPropertiesTest {
         if (w.kind() != HeightPlan.Kind.ONE_MADE_PIECE) {
           w.putInIn().forEach(s -> assertThat(c.stock).contains(s));
         }
+        assertThat(
+                plan(c, HeightPlan.School.FEWEST_PIECES).ways().stream()
+                    .filter(o -> o.lockIn() == w.lockIn() && o.heightIn() == w.heightIn()))
+            .as("one way to one height")
+            .hasSize(1);
         exchanged += w.takeOutIn().isEmpty() ? 0 : 1;
       }
     }
