@@ -24,7 +24,7 @@ export function PracticePage() {
   const act = (a: Act) => add({ act: { ...a, hand: "you", basedOn: 0 } });
   const next = state.next;
   return (
-    <div className="mx-auto grid w-full max-w-4xl gap-3 p-3">
+    <div className="mx-auto flex w-full max-w-4xl flex-1 flex-col gap-3 p-3">
       <header className="flex flex-wrap items-center gap-4">
         <h1 className="flex-1 text-xl">
           Practice: 3E and 3I of an invented engine, on air. Nothing here is kept.
@@ -82,10 +82,28 @@ export function PracticePage() {
               }
             />
             <ElsePart others={state.otherwise} onDo={act} />
+            <Coming steps={state.steps} />
           </>
         )
       )}
     </div>
+  );
+}
+
+/** What comes after it, as far as an upright screen has room. */
+function Coming({ steps }: { steps: Schemas["WalkStep"][] }) {
+  const coming = steps.filter((s) => !s.done).slice(2, 9);
+  return (
+    <section className="scribed flex-1 rounded p-5 landscape:hidden" aria-label="What comes">
+      <h2 className="text-xl text-muted">Then, one by one</h2>
+      <ol>
+        {coming.map(({ step }) => (
+          <li key={step.id} className="border-t border-hair py-2 text-lg">
+            {step.title}
+          </li>
+        ))}
+      </ol>
+    </section>
   );
 }
 

@@ -18,7 +18,7 @@ interface AdviceProps {
 export function Advice({ valve, step }: AdviceProps) {
   const { unit } = useSettings();
   if (!valve.found) {
-    return <p className="text-muted">{howTo(valve)}</p>;
+    return <p className="text-muted">{howTo(valve, unit)}</p>;
   }
   const verdict =
     step === "AGAIN" || step === "DONE" ? (valve.leftVerdict ?? valve.foundVerdict) : valve.foundVerdict;
@@ -70,15 +70,17 @@ export function Advice({ valve, step }: AdviceProps) {
   );
 }
 
-const SOLID =
-  "Feel for the gap before touching anything. A pair of leaves (18/19), one leaf (18- snug, 18* right, 18+ loose) or a figure will do.";
+const solid = (unit: LashUnit) => {
+  const [goes, not] = unit === "mm" ? ["45", "48"] : ["18", "19"];
+  return `Feel for the gap before touching anything. A pair of leaves (${goes}/${not}), one leaf (${goes}- snug, ${goes}* right, ${goes}+ loose) or a figure will do.`;
+};
 const HYDRAULIC =
   "Let the lifter bleed down, back the nut off counting turns until the pushrod just spins free: those turns are as found.";
 const LENGTH =
   "Lifter bled down and on its base circle: set an adjustable pushrod to zero lash at this valve and measure its length. Never by turns.";
 
-const howTo = ({ preloadTarget }: ValveView) =>
-  !preloadTarget ? SOLID : preloadTarget.unit === "TURNS" ? HYDRAULIC : LENGTH;
+const howTo = ({ preloadTarget }: ValveView, unit: LashUnit) =>
+  !preloadTarget ? solid(unit) : preloadTarget.unit === "TURNS" ? HYDRAULIC : LENGTH;
 
 function figure(valve: ValveView, phase: "found" | "left", unit: LashUnit): string {
   const r = valve[phase];

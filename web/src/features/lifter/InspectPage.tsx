@@ -51,12 +51,12 @@ function Loaded({ engine }: { engine: Schemas["EngineView"] }) {
 function Choose({ onPass, engineId }: { onPass: (p: Pass) => void; engineId: string }) {
   const { hand, setHand } = useSettings();
   return (
-    <div className="grid content-start gap-3 p-4">
+    <div className="flex flex-1 flex-col gap-3 p-4">
       <h2 className="text-2xl">What is open to be looked at?</h2>
       <div className="max-w-40">
         <Initials value={hand} onChange={setHand} />
       </div>
-      <div className="grid gap-3 min-[700px]:grid-cols-2 min-[1100px]:grid-cols-3">
+      <div className="grid flex-1 auto-rows-fr gap-3 min-[700px]:grid-cols-2 min-[1100px]:max-h-[26rem] min-[1100px]:grid-cols-3">
         {PASSES.map((p, i) => (
           <button
             key={p.id}
@@ -64,8 +64,8 @@ function Choose({ onPass, engineId }: { onPass: (p: Pass) => void; engineId: str
             onClick={() => onPass(p)}
             className={`scribed min-h-24 rounded p-4 text-left hover:bg-raised ${i === 0 ? "border-2 border-accent" : ""}`}
           >
-            <span className="block text-xl font-semibold">{p.title}</span>
-            <span className="text-muted">{p.hint}</span>
+            <span className="block text-xl font-semibold max-[1099px]:text-3xl">{p.title}</span>
+            <span className="text-muted max-[1099px]:text-xl">{p.hint}</span>
           </button>
         ))}
       </div>

@@ -98,6 +98,9 @@ class JobController {
     for (Schools.Plugs p : Schools.Plugs.values()) {
       all.add(new SchoolSays("plugs", p.name(), p.title(), p.says()));
     }
+    for (Schools.PlugsOut p : Schools.PlugsOut.values()) {
+      all.add(new SchoolSays("plugsOut", p.name(), p.title(), p.says()));
+    }
     for (Schools.Lubricant l : Schools.Lubricant.values()) {
       all.add(new SchoolSays("lubricant", l.name(), l.title(), l.says()));
     }
