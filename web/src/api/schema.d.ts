@@ -2895,6 +2895,8 @@ export interface components {
             fromLogger: boolean;
             hand: string;
             note?: string;
+            /** Format: double */
+            used?: number;
         };
         RunView: {
             /** Format: uuid */
@@ -2919,6 +2921,8 @@ export interface components {
             words: string;
             /** Format: double */
             dueHours?: number;
+            /** Format: double */
+            dueUsed?: number;
             hand: string;
             /** Format: date-time */
             openedAt: string;
@@ -2966,6 +2970,10 @@ export interface components {
             torques?: components["schemas"]["Torque"][];
             /** @enum {string} */
             plugsOut?: "BEFORE_BARRING" | "AS_REACHED";
+            /** Format: double */
+            resetHours?: number;
+            /** Format: double */
+            resetUsed?: number;
         };
         Torque: {
             of: string;

@@ -9,6 +9,7 @@ describe("loads and heights", () => {
     expect(readLoad("954", "mm")).toBeCloseTo(214.47, 2);
     expect(readLoad("220 psi", "thou")).toBe(220);
     expect(readLoad("97 kg", "thou")).toBeCloseTo(213.85, 2);
+    expect(readLoad("97 kgf", "mm")).toBeCloseTo(213.85, 2);
     expect(readLoad("heavy", "thou")).toBeUndefined();
     expect(readHeight("49.53 mm", "thou")).toBeCloseTo(1.95, 4);
     expect(readHeight("1.95", "thou")).toBe(1.95);

@@ -28,12 +28,13 @@ const round = (v: number) => Math.round(v * 1e6) / 1e6;
 
 /** A load as typed, in the person's unit or with another one named: `214.5`, `214,5`, `954 N`. */
 export function readLoad(text: string, unit: LashUnit): number | undefined {
-  const [, figure, unitTyped] = /^\s*([\d]+[.,]?\d*|[.,]\d+)\s*(lbf|lb|lbs|psi|n|kg)?\s*$/i.exec(text) ?? [];
+  const [, figure, unitTyped] =
+    /^\s*([\d]+[.,]?\d*|[.,]\d+)\s*(lbf|lb|lbs|psi|n|kgf|kg)?\s*$/i.exec(text) ?? [];
   if (figure === undefined) return undefined;
   const v = Number(figure.replace(",", "."));
   const named = unitTyped?.toLowerCase();
   if (named === "n" || (!named && unit === "mm")) return round(v / NEWTON_PER_LBF);
-  if (named === "kg") return round((v * 9.80665) / NEWTON_PER_LBF);
+  if (named === "kg" || named === "kgf") return round((v * 9.80665) / NEWTON_PER_LBF);
   return v;
 }
 

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "@tanstack/react-router";
 import { useFieldArray } from "react-hook-form";
 import type { Schemas } from "../../api/client";
-import { changeRules, changeSchools } from "../../api/queries";
+import { changeRules, changeSchools, engine as engineQuery } from "../../api/queries";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
@@ -57,6 +57,7 @@ interface FormProps {
 
 function Form({ engineId, rules, schools }: FormProps) {
   const { unit } = useSettings();
+  const also = useQuery(engineQuery(engineId)).data?.sheet.use?.unit;
   const entry = useRulesEntry(engineId, rules);
   const { form, box, choice, submit, kept, trouble } = entry;
   const torques = useFieldArray({ control: form.control, name: "torques" });
@@ -101,6 +102,20 @@ function Form({ engineId, rules, schools }: FormProps) {
               {...NUMBER}
               {...box("warnAfterMinutes")}
             />
+            <Field
+              label="Lash set anew after, h"
+              hint="heads on or a break-in; usual: 1"
+              {...NUMBER}
+              {...box("resetHours")}
+            />
+            {also && (
+              <Field
+                label={`or after, ${also}`}
+                hint="whichever comes first"
+                {...NUMBER}
+                {...box("resetUsed")}
+              />
+            )}
           </div>
         </section>
         <section className="scribed grid gap-3 rounded p-4" aria-label="Torque sheet">

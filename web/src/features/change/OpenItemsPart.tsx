@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import { useState } from "react";
 import { answered, api, type Schemas } from "../../api/client";
-import { engineReadiness, jobs as jobsQuery, openItems } from "../../api/queries";
+import { engine as engineQuery, engineReadiness, jobs as jobsQuery, openItems } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
 import { Field } from "../../ui/Field";
@@ -73,6 +73,7 @@ export function OpenItemsPart({ engineId }: { engineId: string }) {
 function Item({ item, engineId }: { item: Schemas["OpenItem"]; engineId: string }) {
   const { hand } = useSettings();
   const queries = useQueryClient();
+  const also = useQuery(engineQuery(engineId)).data?.sheet.use?.unit;
   const [closing, setClosing] = useState(false);
   const [why, setWhy] = useState("");
   const close = useMutation({
@@ -101,6 +102,12 @@ function Item({ item, engineId }: { item: Schemas["OpenItem"]; engineId: string 
           {item.words}
           {item.dueHours !== undefined && (
             <span className="text-muted"> by {item.dueHours.toFixed(1)} h</span>
+          )}
+          {item.dueUsed !== undefined && (
+            <span className="text-muted">
+              {" "}
+              or {Math.round(item.dueUsed)} {also ?? ""} in all
+            </span>
           )}
         </span>
         {!closing && <Button onClick={() => setClosing(true)}>Put right</Button>}

@@ -34,6 +34,8 @@ const rulesIn = (unit: LashUnit, was: Rules) =>
     psi: measured("pressure", unit, was.psi),
     turnsAtLbfFt: measured("torque", unit, was.turnsAtLbfFt),
     warnAfterMinutes: figure(),
+    resetHours: figure(),
+    resetUsed: figure(),
     gaugeLowIn: height(unit, was.gaugeLowIn),
     gaugeHighIn: height(unit, was.gaugeHighIn),
     plugsOut: schools<"plugsOut">(),
@@ -83,6 +85,8 @@ export function useRulesEntry(engineId: string, rules: Rules) {
       psi: measureBox("pressure", rules.psi, unit),
       turnsAtLbfFt: measureBox("torque", rules.turnsAtLbfFt, unit),
       warnAfterMinutes: boxText(rules.warnAfterMinutes),
+      resetHours: boxText(rules.resetHours),
+      resetUsed: boxText(rules.resetUsed),
       gaugeLowIn: boxText(rules.gaugeLowIn, (v) => heightText(v, unit)),
       gaugeHighIn: boxText(rules.gaugeHighIn, (v) => heightText(v, unit)),
       torques: (rules.torques ?? []).map((t) => ({

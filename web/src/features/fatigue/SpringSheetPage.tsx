@@ -46,7 +46,7 @@ export function SpringSheetPage() {
                   <th className="text-right">Loss, %</th>
                   <th className="text-right">Next, %</th>
                   <th className="text-right">Left</th>
-                  <th className="text-right">To bind</th>
+                  <th className="text-right">To bind, {heightUnit(unit)}</th>
                   <th className="pl-3">Verdict</th>
                   <th className="pl-3">Seen today</th>
                 </tr>

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
-import { runs as runsQuery } from "../../api/queries";
+import { engine as engineQuery, runs as runsQuery } from "../../api/queries";
 import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
@@ -49,6 +49,7 @@ function Day({ engineId, events, onClose }: RunsPartProps & { onClose: () => voi
   const { hand, setHand } = useSettings();
   const { entry, lines, filled, goOn, logged } = useDay(engineId, events, onClose);
   const { box, submit, trouble } = entry;
+  const also = useQuery(engineQuery(engineId)).data?.sheet.use?.unit;
   return (
     <Sheet open onClose={onClose} title="A day's runs">
       <form className="grid gap-3" onSubmit={submit}>
@@ -65,7 +66,7 @@ function Day({ engineId, events, onClose }: RunsPartProps & { onClose: () => voi
         {lines.map((l, i) => {
           const minutes = box(`lines.${i}.minutes`);
           return (
-            <div key={l.id} className="grid grid-cols-3 gap-2">
+            <div key={l.id} className={`grid gap-2 ${also ? "grid-cols-4" : "grid-cols-3"}`}>
               <Field
                 label={`Run ${i + 1}, minutes`}
                 inputMode="decimal"
@@ -78,6 +79,13 @@ function Day({ engineId, events, onClose }: RunsPartProps & { onClose: () => voi
               />
               <Field label="Top rpm" inputMode="numeric" {...box(`lines.${i}.topRpm`)} />
               <Field label="Over-revs" inputMode="numeric" {...box(`lines.${i}.overRevs`)} />
+              {also && (
+                <Field
+                  label={also[0]?.toUpperCase() + also.slice(1)}
+                  inputMode="decimal"
+                  {...box(`lines.${i}.used`)}
+                />
+              )}
             </div>
           );
         })}

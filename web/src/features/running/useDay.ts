@@ -27,13 +27,14 @@ const DAY = z.object({
       minutes: figure(),
       topRpm: figure(),
       overRevs: figure(),
+      used: figure(),
       /** What a logger's file said beside the boxes. */
       logged: z.custom<Schemas["Sum"]>().optional(),
     }),
   ),
 });
 
-const blank = () => ({ id: newId(), minutes: "", topRpm: "", overRevs: "" });
+const blank = () => ({ id: newId(), minutes: "", topRpm: "", overRevs: "", used: "" });
 
 /** A day's runs, a line each; there is always a blank one to go on with. */
 export function useDay(engineId: string, events: Schemas["EventView"][], done: () => void) {
@@ -51,7 +52,7 @@ export function useDay(engineId: string, events: Schemas["EventView"][], done: (
       answered(
         api.PUT("/api/engines/{id}/runs", {
           params: { path: { id: engineId } },
-          body: lines.flatMap(({ id, minutes, topRpm, overRevs, logged }) =>
+          body: lines.flatMap(({ id, minutes, topRpm, overRevs, used, logged }) =>
             minutes === undefined
               ? []
               : [
@@ -64,6 +65,7 @@ export function useDay(engineId: string, events: Schemas["EventView"][], done: (
                       minutes,
                       topRpm,
                       overRevs: overRevs ?? 0,
+                      used,
                       cycles: logged?.cycles,
                       hottestF: logged?.hottest,
                       fromLogger: logged !== undefined,

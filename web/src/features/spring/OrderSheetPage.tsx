@@ -6,7 +6,7 @@ import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
-import { heightText, loadText, loadUnit } from "../../units/load";
+import { heightText, kept, loadText, loadUnit } from "../../units/load";
 
 /** One page of measures for whoever orders or sells the parts. */
 export function OrderSheetPage() {
@@ -100,7 +100,7 @@ function OrderSheet({ engine, known }: OrderSheetProps) {
               <td className="num text-right">{inch(p.fit.bindClearanceIn)}</td>
               <td className="num text-right">{inch(p.fitting.sealGapIn)}</td>
               <td className="num text-right">{inch(p.fitting.pocketIn)}</td>
-              <td className="pl-3">{p.fitting.shims}</td>
+              <td className="pl-3">{kept(p.fitting.shims ?? "", unit)}</td>
               <td className="pl-3">
                 {[p.fitting.retainer, p.fitting.locks, p.fitting.locator].filter(Boolean).join(", ")}
               </td>

@@ -99,6 +99,12 @@ class BenchJobApiTest extends ApiTest {
         .extractingPath("$")
         .asArray()
         .isEmpty();
+    assertThat(get("/api/engines/" + engine + "/readiness"))
+        .as("signed, but its heads lie on the bench")
+        .bodyJson()
+        .hasPathSatisfying("$.state", p -> p.assertThat().isEqualTo("NOT_READY"))
+        .hasPathSatisfying(
+            "$.reasons[*].code", p -> p.assertThat().asArray().contains("NOT_WHOLE"));
   }
 
   @Test
@@ -120,6 +126,41 @@ class BenchJobApiTest extends ApiTest {
         .extractingPath("$[?(@.kind=='INNER_OUT')].dueHours")
         .asArray()
         .containsExactly(5.5);
+  }
+
+  /** By the team's own hours, or by laps whichever comes first. */
+  @Test
+  void lashIsSetAnewAfterABreakInByHoursOrByUse() {
+    String engine = withSprings(V8);
+    assertThat(
+            put("/api/engines/" + engine + "/change-rules", "{\"resetHours\":9,\"resetUsed\":40}"))
+        .hasStatusOk();
+    finish(begin(engine, "ASSEMBLE", "BLOCK", "\"innerOut\":true,\"breakInHours\":1,", "1E"));
+    assertThat(get("/api/engines/" + engine + "/open-items"))
+        .bodyJson()
+        .hasPathSatisfying(
+            "$[?(@.kind=='RESET')].dueUsed", p -> p.assertThat().asArray().containsExactly(40.0))
+        .hasPathSatisfying(
+            "$[?(@.kind=='RESET')].dueHours", p -> p.assertThat().asArray().containsExactly(13.0));
+    String run =
+        """
+        [{"id":"%s","run":{"engineId":"%s","kind":"TEST_DAY","date":"2026-06-01","minutes":6,
+         "overRevs":0,"fromLogger":false,"hand":"KV","used":%s}}]""";
+    String path = "/api/engines/" + engine + "/runs";
+    assertThat(put(path, run.formatted(UUID.randomUUID(), engine, "39"))).hasStatus2xxSuccessful();
+    assertThat(dueWords(engine)).noneMatch(w -> w.contains("set anew"));
+    assertThat(put(path, run.formatted(UUID.randomUUID(), engine, "1"))).hasStatus2xxSuccessful();
+    assertThat(dueWords(engine)).anyMatch(w -> w.contains("set anew"));
+  }
+
+  private List<String> dueWords(String engine) {
+    try {
+      return JsonPath.read(
+          get("/api/engines/" + engine + "/readiness").getResponse().getContentAsString(),
+          "$.reasons[?(@.code=='OPEN_ITEM')].because.name");
+    } catch (java.io.UnsupportedEncodingException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
   }
 
   @Test

@@ -96,6 +96,26 @@ class ChangeJourneyTest {
     browser.press("The air is back").sees("3E: retainer, spring, damper out");
   }
 
+  /** The crank is left where the rotor points: what air does there is read, and accepted. */
+  @Test
+  void airGoesOnOffTdcKnowingWhatItDoes() {
+    try (RunningShim shim = RunningShim.empty();
+        Browser browser = new Browser(800, 1280)) {
+      String job = Sheets.startJob(shim, Sheets.putV8(shim));
+      Walker walker = new Walker(browser, shim);
+      browser.open(shim.url("/jobs/" + job)).sees("Read the cautions");
+      walker.to("leg0:BAR");
+      browser.sees("cylinder 3 at compression TDC").sees("balancer");
+      browser.press("Something else happened").press("The crank stands off TDC");
+      browser.keys("-34", Keys.ENTER);
+      walker.to("c3:HOLD");
+      browser.sees("34° before TDC").sees("lbf·ft").press("Units: thou").sees("N·m");
+      assertThat(browser.axe()).isEmpty();
+      browser.press("Air on here").await(() -> walker.step().equals("3E:FREE"));
+      browser.open(shim.url("/jobs/" + job + "/bar")).sees("Hands off the crank");
+    }
+  }
+
   @Test
   void practiceIsWalkedToItsEndAndLeavesNothing() {
     try (RunningShim shim = RunningShim.empty();

@@ -13,6 +13,7 @@ final class Sheets {
         {"name":"right","cylinders":"2 4 6 8","valveOrder":"EIIEEIIE"}]},
        "drive":{"lifter":"ROLLER_SOLID","rocker":"SHAFT","ratioIntake":1.6,
         "adjuster":"SCREW_PUSHROD_END","thread":"7/16-20"},
+       "bottomEnd":{"boreIn":4.0,"strokeIn":3.48,"rodIn":5.7},
        "cam":{"liftAt":"LOBE","liftIntakeIn":0.42,"lsaDeg":110,"intakeCentreDeg":106,
         "intake":[{"tappetLiftIn":0.02,"durationDeg":280}],
         "exhaust":[{"tappetLiftIn":0.02,"durationDeg":286}],

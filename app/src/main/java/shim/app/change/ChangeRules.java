@@ -33,6 +33,8 @@ public class ChangeRules {
    *     memory, to be measured
    * @param warnAfterMinutes after which an unhooked valve is warned of harder
    * @param torques the team's sheet
+   * @param resetHours lash is set anew so long after heads or a break-in
+   * @param resetUsed or after so much in the engine's own unit, whichever comes first
    */
   public record ChangeRulesSheet(
       @Nullable Double psi,
@@ -47,10 +49,13 @@ public class ChangeRules {
       @Nullable Double gaugeHighIn,
       @Nullable Double warnAfterMinutes,
       @Nullable List<JobPlan.Torque> torques,
-      Schools.@Nullable PlugsOut plugsOut) {
+      Schools.@Nullable PlugsOut plugsOut,
+      @Nullable Double resetHours,
+      @Nullable Double resetUsed) {
     static final ChangeRulesSheet BLANK =
         new ChangeRulesSheet(
-            null, null, null, null, null, null, null, null, null, null, null, null, null);
+            null, null, null, null, null, null, null, null, null, null, null, null, null, null,
+            null);
 
     double usualPsi() {
       return psi == null ? AirHold.USUAL_PSI : psi;
@@ -96,6 +101,8 @@ public class ChangeRules {
         "psi", sheet.psi(), AirHold.LEAST_PSI, AirHold.MOST_PSI, "air of {20 psi} to {200 psi}");
     Refusal.outside("turnsAtLbfFt", sheet.turnsAtLbfFt(), 1, 200, "{1 lbf·ft} to {200 lbf·ft}");
     Refusal.outside("warnAfterMinutes", sheet.warnAfterMinutes(), 1, 600, "1 to 600 minutes");
+    Refusal.outside("resetHours", sheet.resetHours(), 0.05, 100, "0.05 to 100 h");
+    Refusal.outside("resetUsed", sheet.resetUsed(), 1, 100_000, "1 to 100000");
     Refusal.outside("gaugeLowIn", sheet.gaugeLowIn(), 0.5, 6, "{0.5 in} to {6 in}");
     Refusal.outside("gaugeHighIn", sheet.gaugeHighIn(), 0.5, 6, "{0.5 in} to {6 in}");
     for (int i = 0; i < sheet.sheet().size(); i++) {

@@ -14,6 +14,7 @@ import shim.app.http.Refusal;
 import shim.app.lash.Form;
 import shim.app.lash.Rounds;
 import shim.app.record.Maybe;
+import shim.app.running.Runs;
 import shim.app.spring.Springs;
 import shim.core.change.Act;
 import shim.core.change.Done;
@@ -34,8 +35,12 @@ class HandOver {
   private final Springs springs;
   private final Rounds rounds;
   private final OpenItems items;
+  private final ChangeRules rules;
+  private final Runs runs;
 
-  HandOver(Springs springs, Rounds rounds, OpenItems items) {
+  HandOver(Springs springs, Rounds rounds, OpenItems items, ChangeRules rules, Runs runs) {
+    this.rules = rules;
+    this.runs = runs;
     this.springs = springs;
     this.rounds = rounds;
     this.items = items;
@@ -64,9 +69,10 @@ class HandOver {
       case ORDER -> ordered(row, done);
       case ABANDON -> {
         String words = "job ended unfinished: " + done.word();
-        open(row, "abandoned", StaysOpen.Kind.UNFINISHED, words, null, done.hand());
+        open(
+            row, "abandoned", StaysOpen.Kind.UNFINISHED, words, OpenItems.Due.AT_ONCE, done.hand());
         if (planned.plan().kind() != JobPlan.Kind.IN_CAR) {
-          open(row, "heads", StaysOpen.Kind.HEADS_ON, HEADS_ON, null, done.hand());
+          open(row, "heads", StaysOpen.Kind.HEADS_ON, HEADS_ON, OpenItems.Due.AT_ONCE, done.hand());
         }
       }
       case SIGN -> signed(row, planned, before, done);
@@ -234,18 +240,14 @@ class HandOver {
 
   /** Opens an item under a name of its own in the job, so that doing it twice does it once. */
   private void open(
-      JobRow row,
-      String thing,
-      StaysOpen.Kind kind,
-      String words,
-      @Nullable Double dueHours,
-      String hand) {
-    items.open(Jobs.named(row.id, thing), row.engineId, row.id, kind, words, dueHours, hand);
+      JobRow row, String thing, StaysOpen.Kind kind, String words, OpenItems.Due due, String hand) {
+    items.open(Jobs.named(row.id, thing), row.engineId, row.id, kind, words, due, hand);
   }
 
   private void ordered(JobRow row, Done done) {
     String words = "on order: " + done.word();
-    open(row, "order " + done.at(), StaysOpen.Kind.ORDER, words, null, done.hand());
+    open(
+        row, "order " + done.at(), StaysOpen.Kind.ORDER, words, OpenItems.Due.AT_ONCE, done.hand());
   }
 
   private void signed(JobRow row, JobPlanner.Planned planned, Job job, Done done) {
@@ -260,6 +262,7 @@ class HandOver {
             .filter(JobPlanner.AskedValve::standIn)
             .map(JobPlanner.AskedValve::valve)
             .toList();
+    ChangeRules.ChangeRulesSheet sheet = rules.of(row.engineId);
     OptionalDouble breakIn = Maybe.of(planned.ask().breakInHours());
     List<Position> skipped =
         job.valves().entrySet().stream()
@@ -267,9 +270,21 @@ class HandOver {
             .map(Map.Entry::getKey)
             .toList();
     StaysOpen.afterSigning(
-            planned.plan(), row.engineHours, skipped, standIns, sets(row.engineId), breakIn)
+            planned.plan(),
+            row.engineHours,
+            skipped,
+            standIns,
+            sets(row.engineId),
+            breakIn,
+            Maybe.of(sheet.resetHours()))
         .forEach(
-            o -> open(row, thing(o), o.kind(), words(o), Maybe.orNull(o.dueHours()), done.hand()));
+            o -> open(row, thing(o), o.kind(), words(o), due(o, row.engineId, sheet), done.hand()));
+  }
+
+  private OpenItems.Due due(StaysOpen o, UUID engineId, ChangeRules.ChangeRulesSheet sheet) {
+    Double after = o.kind() == StaysOpen.Kind.RESET ? sheet.resetUsed() : null;
+    return new OpenItems.Due(
+        Maybe.orNull(o.dueHours()), after == null ? null : runs.used(engineId) + after);
   }
 
   /** Which set's spring stands at each valve now. */

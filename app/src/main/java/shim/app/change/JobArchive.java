@@ -124,6 +124,7 @@ public class JobArchive {
     row.kind = i.kind();
     row.words = i.words();
     row.dueHours = i.dueHours();
+    row.dueUsed = i.dueUsed();
     row.hand = i.hand();
     row.openedAt = i.openedAt();
     row.closedAt = i.closedAt();

@@ -178,7 +178,14 @@ class JobController {
   @PutMapping("/api/engines/{id}/open-items/{itemId}")
   List<OpenItems.OpenItem> openItem(
       @PathVariable UUID id, @PathVariable UUID itemId, @RequestBody ItemOpened item) {
-    items.open(itemId, id, null, item.kind(), item.words(), item.dueHours(), item.hand());
+    items.open(
+        itemId,
+        id,
+        null,
+        item.kind(),
+        item.words(),
+        new OpenItems.Due(item.dueHours(), null),
+        item.hand());
     return items.of(id);
   }
 

@@ -33,6 +33,7 @@ class OpenItems {
    * One thing that is open, or was.
    *
    * @param dueHours engine hours by which it is to be put right
+   * @param dueUsed use in the engine's own unit by which it is, whichever comes first
    */
   record OpenItem(
       UUID id,
@@ -40,11 +41,17 @@ class OpenItems {
       StaysOpen.Kind kind,
       String words,
       @Nullable Double dueHours,
+      @Nullable Double dueUsed,
       String hand,
       Instant openedAt,
       @Nullable Instant closedAt,
       @Nullable String closedBy,
       @Nullable String closedWhy) {}
+
+  /** By when an item is to be put right; nothing is at once. */
+  record Due(@Nullable Double hours, @Nullable Double used) {
+    static final Due AT_ONCE = new Due(null, null);
+  }
 
   /** Keeps an open item; safe to repeat. */
   void open(
@@ -53,7 +60,7 @@ class OpenItems {
       @Nullable UUID jobId,
       StaysOpen.Kind kind,
       String words,
-      @Nullable Double dueHours,
+      Due due,
       String hand) {
     Optional<OpenRow> known = rows.findById(id);
     if (known.isPresent()) {
@@ -68,7 +75,8 @@ class OpenItems {
     row.jobId = jobId;
     row.kind = kind;
     row.words = words.strip();
-    row.dueHours = dueHours;
+    row.dueHours = due.hours();
+    row.dueUsed = due.used();
     row.hand = hand;
     row.openedAt = now();
     Because.of(hand, "open item");
@@ -106,6 +114,7 @@ class OpenItems {
         r.kind,
         r.words,
         r.dueHours,
+        r.dueUsed,
         r.hand,
         r.openedAt,
         r.closedAt,

@@ -26,6 +26,7 @@ class OpenRow {
 
   String words;
   @Nullable Double dueHours;
+  @Nullable Double dueUsed;
   String hand;
   Instant openedAt;
   @Nullable Instant closedAt;

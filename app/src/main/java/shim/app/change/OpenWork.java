@@ -6,6 +6,8 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import shim.app.running.Runs;
+import shim.core.unit.Figures;
 
 /** What is open on an engine: jobs not signed off, and items still to be put right. */
 @Service
@@ -13,10 +15,12 @@ import org.springframework.transaction.annotation.Transactional;
 public class OpenWork {
   private final JobReader jobs;
   private final OpenItems items;
+  private final Runs runs;
 
-  OpenWork(JobReader jobs, OpenItems items) {
+  OpenWork(JobReader jobs, OpenItems items, Runs runs) {
     this.jobs = jobs;
     this.items = items;
+    this.runs = runs;
   }
 
   /**
@@ -32,8 +36,14 @@ public class OpenWork {
     }
   }
 
+  /** At once where its use is reached, else by its hours. */
+  private static @Nullable Double due(OpenItems.OpenItem i, double used) {
+    return i.dueUsed() != null && Figures.atLeast(used, i.dueUsed()) ? null : i.dueHours();
+  }
+
   public List<Open> of(UUID engineId) {
     List<Open> result = new ArrayList<>();
+    double used = runs.used(engineId);
     jobs.of(engineId).stream()
         .filter(j -> j.endedAt() == null)
         .forEach(
@@ -46,7 +56,7 @@ public class OpenWork {
                         true)));
     items.of(engineId).stream()
         .filter(i -> i.closedAt() == null)
-        .forEach(i -> result.add(new Open(null, i.words(), i.dueHours(), i.kind().stops())));
+        .forEach(i -> result.add(new Open(null, i.words(), due(i, used), i.kind().stops())));
     return result;
   }
 }

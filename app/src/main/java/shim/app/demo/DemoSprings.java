@@ -194,6 +194,8 @@ class DemoSprings {
                 "dry",
                 "the head maker",
                 JobPlan.Kind.IN_CAR)),
+        null,
+        null,
         null);
   }
 
@@ -238,7 +240,8 @@ class DemoSprings {
                       null,
                       false,
                       "KV",
-                      null))));
+                      null,
+                      1.0))));
     }
   }
 

@@ -41,6 +41,7 @@ class RunRow {
   boolean fromLogger;
   String hand;
   @Nullable String note;
+  @Nullable Double used;
   @Version int version;
 
   protected RunRow() {}

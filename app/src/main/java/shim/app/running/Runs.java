@@ -58,6 +58,7 @@ public class Runs {
    * @param eventId event it belongs to; none for dyno and test day
    * @param cycles four-stroke cycles, from a logger
    * @param hottestF highest temperature, °F
+   * @param used of what else the engine's use is counted in: laps, miles
    */
   public record RunEntry(
       @NotNull UUID engineId,
@@ -78,7 +79,10 @@ public class Runs {
           @Nullable Double hottestF,
       boolean fromLogger,
       @Initials String hand,
-      @Size(max = 2000, message = "2000 letters at most") @Nullable String note) {}
+      @Size(max = 2000, message = "2000 letters at most") @Nullable String note,
+      @PositiveOrZero(message = "what was used cannot be below zero")
+          @Max(value = 100_000, message = "100000 at most")
+          @Nullable Double used) {}
 
   private static final String HEAT = "a temperature between -100 and 2000 °F";
 
@@ -105,7 +109,8 @@ public class Runs {
             r.hottestF,
             r.fromLogger,
             r.hand,
-            r.note));
+            r.note,
+            r.used));
   }
 
   /** Keeps a day's runs in one go; all or none, safe to repeat. */
@@ -142,6 +147,7 @@ public class Runs {
     row.fromLogger = entry.fromLogger();
     row.hand = entry.hand();
     row.note = entry.note();
+    row.used = entry.used();
     Because.of(entry.hand(), "run");
     rows.saveAndFlush(row);
   }
@@ -153,6 +159,14 @@ public class Runs {
     rows.delete(row);
     rows.flush();
     return row.engineId;
+  }
+
+  /** What all runs of an engine add up to in its own unit. */
+  @Transactional(readOnly = true)
+  public double used(UUID engineId) {
+    return rows.findByEngineIdOrderByOnDate(engineId).stream()
+        .mapToDouble(r -> r.used == null ? 0 : r.used)
+        .sum();
   }
 
   /** The last day on which an engine was over-revved. */

@@ -60,6 +60,7 @@ public record StaysOpen(
    * @param standIns valves that run a spring until the right one comes
    * @param sets which set's spring stands at each valve of the engine now
    * @param breakInHours that were asked for; empty takes the usual
+   * @param resetHours after which lash is set anew; empty takes the break-in's, or the usual
    */
   public static List<StaysOpen> afterSigning(
       JobPlan plan,
@@ -67,7 +68,8 @@ public record StaysOpen(
       Collection<Position> skipped,
       Collection<Position> standIns,
       Map<Position, String> sets,
-      OptionalDouble breakInHours) {
+      OptionalDouble breakInHours,
+      OptionalDouble resetHours) {
     List<StaysOpen> open = new ArrayList<>();
     if (plan.kind() == JobPlan.Kind.IN_CAR) {
       List<Position> done = plan.valves().stream().map(JobPlan.Work::valve).toList();
@@ -86,7 +88,7 @@ public record StaysOpen(
       open.add(of(Kind.INNER_OUT, List.of(), OptionalDouble.of(due)));
     }
     if (plan.kind() != JobPlan.Kind.IN_CAR || plan.drive().innerOut()) {
-      double due = engineHours + breakInHours.orElse(RESET_HOURS);
+      double due = engineHours + resetHours.orElse(breakInHours.orElse(RESET_HOURS));
       open.add(of(Kind.RESET, List.of(), OptionalDouble.of(due)));
     }
     return open;
