@@ -364,7 +364,7 @@ class SpringApiTest extends ApiTest {
                  "locksIn":[],"school":"FEWEST_PIECES"}"""))
         .bodyJson()
         .extractingPath("$.ways[0].kind")
-        .isEqualTo("ONE_MADE_PIECE");
+        .isEqualTo("SHIMS");
     assertThat(
             post(
                 "/api/calc/spring-fit",
