@@ -1,5 +1,5 @@
 import type { Schemas, Valve } from "../../api/client";
-import { LashChart } from "../../charts/LashChart";
+import { LashChart, PreloadChart } from "../../charts/LashChart";
 import { kindOf } from "../../plan/geometry";
 import { MARKS } from "../../plan/verdict";
 import { useSettings } from "../../shell/settings";
@@ -34,11 +34,14 @@ export function ValveLife({ lash, valve }: { lash: Schemas["EngineLash"]; valve:
       </h2>
       <div className="grid gap-4 min-[1150px]:grid-cols-[minmax(0,1fr)_auto]">
         {target ? (
-          <p className="text-muted">
-            Wanted {rangeText(target, unit)}
-            {groundText(target) && `, ${groundText(target)}`}. The plunger hides wear: what moves is told by
-            the preload as found, against how it was left.
-          </p>
+          <div>
+            <PreloadChart points={own.points} target={target} changes={changes} height={170} />
+            <p className="text-muted">
+              Wanted {rangeText(target, unit)}
+              {groundText(target) && `, ${groundText(target)}`}. The plunger hides wear: what moves is told by
+              the preload as found, against how it was left.
+            </p>
+          </div>
         ) : (
           <LashChart points={own.points} targets={targets} changes={changes} height={190} large />
         )}
