@@ -46,6 +46,15 @@ describe("lash as read", () => {
     expect(lashText(undefined, "thou")).toBe("–");
   });
 
+  it("takes a gap with its unit named, whatever the person's own", () => {
+    expect(readGap("0.46 mm", "thou")).toEqual({ kind: "figure", inch: 0.0181102 });
+    expect(readGap("18 thou", "mm")).toEqual({ kind: "figure", inch: 0.018 });
+    expect(readGap("0.5 thou", "thou")).toEqual({ kind: "figure", inch: 0.0005 });
+    expect(readGap("0.018 in", "mm")).toEqual({ kind: "figure", inch: 0.018 });
+    expect(readGap("18/19 thou", "mm")).toEqual({ kind: "goNoGo", goIn: 0.018, noGoIn: 0.019 });
+    expect(readGap("0.018 lbf", "thou").kind).toBe("unclear");
+  });
+
   it("converts there and back", () => {
     expect(fromInch(toInch(9.81, "mm"), "mm")).toBeCloseTo(9.81, 12);
   });

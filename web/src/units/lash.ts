@@ -55,29 +55,31 @@ const FEEL = { "-": "SNUG", s: "SNUG", "*": "RIGHT", r: "RIGHT", "+": "LOOSE", l
  * snug, `18*` right, `18+` loose. In thou a figure below 1 written with a point is inches; in mm
  * whole figures are hundredths.
  */
-export function readGap(text: string, unit: LashUnit): Typed {
-  const t = text.trim().toLowerCase().replace(",", ".");
+export function readGap(typed: string, unit: LashUnit): Typed {
+  const [, figures = "", name] = /^(.*?)\s*(mm|in|thou|")?$/i.exec(typed.trim()) ?? [];
+  const t = figures.toLowerCase().replaceAll(",", ".");
+  const inchOf = (figure: string) => gapInch(figure, unit, name?.toLowerCase());
   if (t === "") return { kind: "empty" };
   const [, goes, goesNot] = /^([\d.]+)\s*\/\s*([\d.]+)$/.exec(t) ?? [];
   if (goes !== undefined && goesNot !== undefined) {
-    const goIn = gapInch(goes, unit);
-    const noGoIn = gapInch(goesNot, unit);
-    if (goIn === null || noGoIn === null) return unclear(text);
+    const goIn = inchOf(goes);
+    const noGoIn = inchOf(goesNot);
+    if (goIn === null || noGoIn === null) return unclear(typed);
     return noGoIn > goIn
       ? { kind: "goNoGo", goIn, noGoIn }
-      : { kind: "unclear", why: `"${text}": the leaf that goes is the thinner one, and comes first` };
+      : { kind: "unclear", why: `"${typed}": the leaf that goes is the thinner one, and comes first` };
   }
   const [, leaf, felt] = /^([\d.]+)\s*([-*+srl])$/.exec(t) ?? [];
   if (leaf !== undefined) {
-    const leafIn = gapInch(leaf, unit);
-    if (leafIn === null) return unclear(text);
+    const leafIn = inchOf(leaf);
+    if (leafIn === null) return unclear(typed);
     const feel = FEEL[felt as keyof typeof FEEL];
     return feel === "LOOSE"
       ? { kind: "unclear", why: `a loose ${leaf} only says the gap is wider: try the next leaf` }
       : { kind: "leaf", leafIn, feel };
   }
-  const inch = gapInch(t, unit);
-  if (inch === null) return unclear(text);
+  const inch = inchOf(t);
+  if (inch === null) return unclear(typed);
   return inch < 1
     ? { kind: "figure", inch }
     : { kind: "unclear", why: `a lash of ${inch} in cannot be: 0 to 1 in` };
@@ -87,9 +89,13 @@ function unclear(text: string): Typed {
   return { kind: "unclear", why: `"${text}" is no reading: 18, 0.018, 18/19 (goes / does not), 18- snug` };
 }
 
-function gapInch(text: string, unit: LashUnit): number | null {
+/** With its unit named a figure is that; else it goes by the habits of whoever typed it. */
+function gapInch(text: string, unit: LashUnit, named?: string): number | null {
   if (!/^(\d+\.?\d*|\.\d+)$/.test(text)) return null;
   const v = Number(text);
+  if (named === "thou") return round(v / 1000);
+  if (named === "in" || named === '"') return round(v);
+  if (named === "mm") return round(toInch(v, "mm"));
   if (unit === "mm") return round(toInch(text.includes(".") ? v : v / 100, "mm"));
   return round(text.includes(".") && v < 1 ? v : v / 1000);
 }

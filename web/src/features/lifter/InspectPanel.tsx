@@ -10,6 +10,7 @@ import { Notice } from "../../ui/Notice";
 import { nth } from "../../ui/nth";
 import { PhotoButton } from "../../ui/PhotoButton";
 import { useNarrow } from "../../ui/useNarrow";
+import { thouText, unitName } from "../../units/lash";
 import { DialPart, useDial } from "./DialPart";
 import { graded, placeOf, type Question, readFigure } from "./inspectFlow";
 import { LEVELS } from "./levels";
@@ -115,7 +116,8 @@ export function InspectPanel(props: InspectPanelProps) {
       {before && (
         <p className={LEVELS[before.level].tone}>
           Seen already: {before.grade}
-          {before.figure !== undefined && ` (${before.figure} ${before.unit})`}
+          {before.figure !== undefined &&
+            ` (${before.unit === "thou" ? `${thouText(before.figure, unit)} ${unitName(unit)}` : `${before.figure} ${before.unit}`})`}
         </p>
       )}
       <div data-own-keys>
@@ -202,5 +204,6 @@ export function InspectPanel(props: InspectPanelProps) {
 }
 
 function unitOf(q: Question, unit: "thou" | "mm"): string {
-  return q.look.look === "LOBE_LIFT" ? (unit === "mm" ? "mm of lift" : "inch of lift") : q.look.unit;
+  if (q.look.look === "LOBE_LIFT") return unit === "mm" ? "mm of lift" : "inch of lift";
+  return q.look.unit === "thou" ? unitName(unit) : q.look.unit;
 }

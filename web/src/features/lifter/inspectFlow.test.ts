@@ -73,6 +73,9 @@ describe("an inspection round", () => {
     const gap = look("GUIDE_GAP", "VALVE", "thou");
     const lift = look("LOBE_LIFT", "VALVE", "thou");
     expect(readFigure(gap, "5/6", false)).toEqual({ seen: { figure: 5, otherSide: 6 } });
+    expect(readFigure(gap, "0.127/0.1524", true)).toEqual({ seen: { figure: 5, otherSide: 6 } });
+    expect(readFigure(gap, "0.127 mm", false)).toEqual({ seen: { figure: 5, otherSide: undefined } });
+    expect(readFigure(lift, "0.5925 in", true)).toEqual({ seen: { liftIn: 0.5925 } });
     expect(readFigure(gap, "5/6/7", false)).toHaveProperty("unclear");
     expect(readFigure(lift, "0.5925", false)).toEqual({ seen: { liftIn: 0.5925 } });
     expect(readFigure(lift, "592.5", false)).toEqual({ seen: { liftIn: 0.5925 } });

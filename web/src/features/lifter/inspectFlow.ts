@@ -113,15 +113,21 @@ export function graded(look: Look, key: string): string | undefined {
 
 export type Read = { seen: Pick<Seen, "figure" | "otherSide" | "liftIn"> } | { unclear: string };
 
-/** A figure as typed: one number, or two gaps with a slash; lift in inch or mm. */
-export function readFigure(look: Look, text: string, mm: boolean): Read {
-  const parts = text
-    .trim()
+/** A figure as typed, in the person's unit or with another named: one number, or two gaps with a slash. */
+export function readFigure(look: Look, text: string, metric: boolean): Read {
+  const [, figures = "", named] = /^(.*?)\s*(mm|in|thou|"|%)?$/i.exec(text.trim()) ?? [];
+  const mm = named ? named.toLowerCase() === "mm" : metric;
+  const gap = look.unit === "thou" && look.look !== "LOBE_LIFT";
+  const parts = figures
     .split("/")
-    .map((p) => Number(p.replace(",", ".").trim() || "x"));
+    .map((p) => Number(p.replace(",", ".").trim() || "x"))
+    .map((v) => (gap && mm ? Math.round(v / 0.0000254) / 1000 : v));
   if (parts.some((p) => !Number.isFinite(p)) || parts.length > (look.look === "GUIDE_GAP" ? 2 : 1)) {
     return {
-      unclear: look.look === "GUIDE_GAP" ? "one gap, or both sides as 5/6, in thou" : "one figure, please",
+      unclear:
+        look.look === "GUIDE_GAP"
+          ? `one gap, or both sides as ${metric ? "0.13/0.15, in mm" : "5/6, in thou"}`
+          : "one figure, please",
     };
   }
   if (look.look === "LOBE_LIFT") {
