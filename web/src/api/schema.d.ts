@@ -3648,6 +3648,8 @@ export interface components {
             heightIn: number;
             /** Format: double */
             diameterIn: number;
+            /** Format: double */
+            targetIn?: number;
         };
         SortRequest: {
             sheet: components["schemas"]["SpringSheet"];
@@ -4618,6 +4620,8 @@ export interface components {
             empty: string[];
             /** @enum {string} */
             unused?: "BOOST_WITHOUT_HEAD";
+            shimsIn: number[];
+            clearances: components["schemas"]["Sheet"];
         };
         PocketView: {
             /** @description a valve, such as 3E or 3I1 */

@@ -12,7 +12,7 @@ import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { nth } from "../../ui/nth";
 import { heightText, heightUnit, loadUnit, readHeight } from "../../units/load";
-import { readBox, stackOf } from "./boxText";
+import { readBox } from "./boxText";
 import { Sorted } from "./SortedPart";
 
 /** Which spring of a box goes into which pocket. */
@@ -51,8 +51,10 @@ function Sort({ engine, known, type }: SortProps) {
   const target = nth(known.pockets, 0).targetIn;
   const [at, setAt] = useState(heightText(target, unit));
   const box = readBox(text, unit);
-  const [stock, setStock] = useState("0.015 0.030 0.060");
-  const measured = known.pockets.filter((p) => p.fitting.heightIn !== undefined);
+  const [stock, setStock] = useState(known.shimsIn.map((s) => heightText(s, unit)).join(" "));
+  // Without its stack nobody knows how high a pocket is.
+  const measured = known.pockets.filter((p) => p.fitting.heightIn !== undefined && p.stack);
+  const unclear = known.pockets.filter((p) => p.fitting.heightIn !== undefined && !p.stack);
   const sort = useMutation({
     mutationFn: () =>
       answered(
@@ -62,11 +64,13 @@ function Sort({ engine, known, type }: SortProps) {
             box: box.springs.map((s) => ({ ...s, atHeightIn: readHeight(at, unit) ?? target })),
             pockets: measured.map((p) => ({
               position: p.position,
-              heightIn: (p.fitting.heightIn ?? 0) + stackOf(p.fitting.shims, unit),
+              heightIn: (p.stack?.shimsIn ?? []).reduce((a, b) => a + b, p.fitting.heightIn ?? 0),
               diameterIn: p.fitting.pocketIn ?? 0,
+              targetIn: p.targetIn,
             })),
             targetIn: target,
             toleranceIn: known.toleranceIn,
+            limits: known.clearances,
             shimsIn: stock
               .split(/\s+/)
               .map((s) => readHeight(s, unit))
@@ -119,6 +123,11 @@ function Sort({ engine, known, type }: SortProps) {
           {box.springs.length} springs for {measured.length} measured pockets
           {few && `: ${measured.length - box.springs.length} more are needed`}
         </p>
+        {unclear.length > 0 && (
+          <Notice tone="ask">
+            Left out: {unclear.map((p) => p.position).join(" ")}. Write their shims by thickness.
+          </Notice>
+        )}
         {sort.error && <Notice tone="stop">{sort.error.message}</Notice>}
         <Button look="now" type="submit" disabled={few || measured.length === 0}>
           Find the best places

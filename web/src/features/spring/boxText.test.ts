@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { readBox, stackOf } from "./boxText";
+import { readBox } from "./boxText";
 
 describe("a box of springs as written", () => {
   it("takes mark, load and diameter, with point or comma, in either unit", () => {
@@ -17,12 +17,5 @@ describe("a box of springs as written", () => {
     expect(read.wrong).toHaveLength(3);
     expect(read.wrong[0]).toContain("line 2");
     expect(read.wrong[1]).toContain("twice");
-  });
-
-  it("adds a stack of shims up, however it is written", () => {
-    expect(stackOf("0.015 + 0.030", "thou")).toBeCloseTo(0.045, 9);
-    expect(stackOf("0.060", "thou")).toBeCloseTo(0.06, 9);
-    expect(stackOf(undefined, "thou")).toBe(0);
-    expect(stackOf("one thin", "thou")).toBe(0);
   });
 });

@@ -32,11 +32,3 @@ export function readBox(text: string, unit: LashUnit): BoxText {
   }
   return { springs, wrong };
 }
-
-/** What a stack of shims as written adds up to. */
-export function stackOf(shims: string | undefined, unit: LashUnit): number {
-  return (shims ?? "")
-    .split(/[\s+;]+/)
-    .map((s) => readHeight(s, unit) ?? 0)
-    .reduce((a, b) => a + b, 0);
-}

@@ -20,6 +20,7 @@ import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
 import shim.core.spring.Candidate;
 import shim.core.spring.Fit;
+import shim.core.spring.FitLimits;
 import shim.core.spring.HeightPlan;
 import shim.core.spring.LoadCurve;
 import shim.core.spring.SpringSheet;
@@ -101,12 +102,19 @@ public class Pockets {
       List<WayThere> ways,
       List<LoadCurve.At> curve) {}
 
-  /** All pockets of an engine. */
+  /**
+   * All pockets of an engine.
+   *
+   * @param shimsIn in stock
+   * @param clearances what the team asks of them
+   */
   public record EnginePockets(
       double toleranceIn,
       List<PocketView> pockets,
       List<Position> empty,
-      @Nullable Unused unused) {}
+      @Nullable Unused unused,
+      List<Double> shimsIn,
+      FitLimits.Sheet clearances) {}
 
   /** Something typed that cannot be used until something else is known. */
   public enum Unused {
@@ -154,7 +162,9 @@ public class Pockets {
         all.stream().filter(p -> !fitted.containsKey(p)).toList(),
         house.boostPsi() > 0 && house.sheet().intakeHeadIn() == null
             ? Unused.BOOST_WITHOUT_HEAD
-            : null);
+            : null,
+        house.sheet().shims(),
+        Objects.requireNonNullElse(house.sheet().clearances(), FitLimits.Sheet.BLANK));
   }
 
   private static PocketView pocket(

@@ -36,7 +36,11 @@ public record SpringSort(Outcome chosen, Outcome asTheyCame) {
   /** A spring that stays in the box costs nothing. */
   private static final double SPARE = 0;
 
-  /** A spring as measured at one height. */
+  /**
+   * A spring as measured at one height.
+   *
+   * @param odIn zero when not measured
+   */
   public record Boxed(String mark, double loadLbf, double atHeightIn, double odIn) {}
 
   /**
@@ -44,8 +48,14 @@ public record SpringSort(Outcome chosen, Outcome asTheyCame) {
    *
    * @param heightIn height without shims
    * @param diameterIn zero when not measured
+   * @param targetIn height wanted there; null is that of all
    */
-  public record Pocket(Position position, double heightIn, double diameterIn) {}
+  public record Pocket(
+      Position position, double heightIn, double diameterIn, @Nullable Double targetIn) {
+    private double target(Wanted w) {
+      return targetIn == null ? w.targetIn() : targetIn;
+    }
+  }
 
   /** What is wanted of all. */
   public record Wanted(
@@ -113,13 +123,13 @@ public record SpringSort(Outcome chosen, Outcome asTheyCame) {
    */
   private static Placed best(Boxed spring, Pocket pocket, Wanted w, double aim) {
     PocketPlay play =
-        pocket.diameterIn() <= 0
+        pocket.diameterIn() <= 0 || spring.odIn() <= 0
             ? null
             : PocketPlay.of(pocket.diameterIn() - spring.odIn(), w.play());
     return HeightPlan.withStock(
             new HeightPlan.Wanted(
                 pocket.heightIn(),
-                w.targetIn(),
+                pocket.target(w),
                 w.toleranceIn(),
                 w.shimsIn(),
                 List.of(),

@@ -40,7 +40,8 @@ class SpringSortPropertiesTest {
           new SpringSort.Pocket(
               Position.parse(i + "I"),
               1.94 + 0.05 * r.nextDouble(),
-              1.5525 + 0.001 * r.nextGaussian()));
+              1.5525 + 0.001 * r.nextGaussian(),
+              null));
     }
     return pockets;
   }
@@ -95,8 +96,8 @@ class SpringSortPropertiesTest {
             new SpringSort.Boxed("strong", 226, 1.95, 1.55));
     List<SpringSort.Pocket> pockets =
         List.of(
-            new SpringSort.Pocket(Position.parse("1I"), 1.957, 0),
-            new SpringSort.Pocket(Position.parse("2I"), 1.943, 0));
+            new SpringSort.Pocket(Position.parse("1I"), 1.957, 0, null),
+            new SpringSort.Pocket(Position.parse("2I"), 1.943, 0, null));
     SpringSort sort = SpringSort.of(box, pockets, wanted());
     assertThat(sort.chosen().placed().get(0).mark()).isEqualTo("strong");
     assertThat(sort.chosen().unevenLbf()).isLessThan(sort.asTheyCame().unevenLbf());
@@ -116,9 +117,9 @@ class SpringSortPropertiesTest {
                     new SpringSort.Boxed("b", 220, 1.95, 1.55),
                     new SpringSort.Boxed("c", 220, 1.95, 1.55)),
                 List.of(
-                    new SpringSort.Pocket(Position.parse("1I"), 1.86, 0),
-                    new SpringSort.Pocket(Position.parse("2I"), 1.897, 0),
-                    new SpringSort.Pocket(Position.parse("3I"), 1.922, 0)),
+                    new SpringSort.Pocket(Position.parse("1I"), 1.86, 0, null),
+                    new SpringSort.Pocket(Position.parse("2I"), 1.897, 0, null),
+                    new SpringSort.Pocket(Position.parse("3I"), 1.922, 0, null)),
                 wanted)
             .chosen()
             .placed();
@@ -162,8 +163,25 @@ class SpringSortPropertiesTest {
     SpringSort sort =
         SpringSort.of(
             List.of(new SpringSort.Boxed("a", 220, 1.95, 1.55)),
-            List.of(new SpringSort.Pocket(Position.parse("1I"), 1.95, 1.55 + play)),
+            List.of(new SpringSort.Pocket(Position.parse("1I"), 1.95, 1.55 + play, null)),
             wanted());
     assertThat(sort.chosen().misfits()).isEqualTo(fits ? 0 : 1);
+  }
+
+  /** A spring nobody measured across is neither too wide nor surely wrong. */
+  @Test
+  void whatWasNotMeasuredIsNotJudgedAndEachPocketHasItsOwnHeight() {
+    SpringSort sorted =
+        SpringSort.of(
+            List.of(
+                new SpringSort.Boxed("B1", 220, 1.95, 0), new SpringSort.Boxed("B2", 219, 1.95, 0)),
+            List.of(
+                new SpringSort.Pocket(Position.parse("1I"), 1.96, 1.556, 1.945),
+                new SpringSort.Pocket(Position.parse("1E"), 1.95, 1.556, null)),
+            wanted());
+    assertThat(sorted.chosen().misfits()).isZero();
+    assertThat(sorted.chosen().placed()).allSatisfy(p -> assertThat(p.play()).isNull());
+    assertThat(sorted.chosen().placed().get(0).heightIn()).isEqualTo(1.945);
+    assertThat(sorted.chosen().placed().get(1).heightIn()).isEqualTo(1.95);
   }
 }
