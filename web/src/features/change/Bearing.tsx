@@ -5,6 +5,7 @@ import { lashTargets } from "../../api/queries";
 import { kindOf } from "../../plan/geometry";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
+import { Notice } from "../../ui/Notice";
 import { heightText, heightUnit, loadText, loadUnit } from "../../units/load";
 import { figureText, unitOf } from "../../units/measures";
 import { wayText } from "../../words/adjust";
@@ -22,7 +23,8 @@ interface BearingProps {
 export function Bearing({ job, step, onAccept }: BearingProps) {
   if (step.act === "SPRING_IN" && job.atHeight) return <AtHeight at={job.atHeight} />;
   if (step.act === "BAR" && job.stop) return <Stop job={job} stop={job.stop} />;
-  if (step.act === "HOLD" && job.offTdc) return <OffTdc at={job.offTdc} onAccept={onAccept} />;
+  if (step.act === "HOLD" && job.offTdc)
+    return <OffTdc at={job.offTdc} locked={job.state.crankLocked} onAccept={onAccept} />;
   if (step.act === "LASH" && step.valve) return <WantedHere job={job} valve={step.valve} />;
   return null;
 }
@@ -47,11 +49,12 @@ function Stop({ job, stop }: { job: Schemas["JobView"]; stop: Schemas["StopWords
 
 interface OffTdcProps {
   at: Schemas["CrankOff"];
+  locked: boolean;
   onAccept: () => void;
 }
 
 /** The crank stands off TDC: what air does there, to be accepted by name or not at all. */
-function OffTdc({ at, onAccept }: OffTdcProps) {
+function OffTdc({ at, locked, onAccept }: OffTdcProps) {
   const { unit } = useSettings();
   const off = Math.round(Math.abs(at.offDeg));
   return (
@@ -62,9 +65,16 @@ function OffTdc({ at, onAccept }: OffTdcProps) {
         {unitOf("torque", unit)}; a valve could fall{" "}
         <b className="num text-3xl">{heightText(at.fallIn, unit)}</b> {heightUnit(unit)} and the chamber.
       </p>
-      <Button className="justify-self-start" onClick={onAccept}>
-        Air on here, {off}° off TDC, all the same
-      </Button>
+      {locked || Math.abs(at.offDeg) <= at.holdsWithinDeg ? (
+        <Button className="min-h-16 justify-self-start text-xl" onClick={onAccept}>
+          Air on here, {off}° off TDC, all the same
+        </Button>
+      ) : (
+        <Notice tone="stop">
+          By itself this engine holds to {Math.floor(at.holdsWithinDeg)}°: lock the crank, or bar to TDC.
+        </Notice>
+      )}
+      <p className="text-muted">Or bar to TDC: "The crank was barred elsewhere".</p>
     </section>
   );
 }

@@ -18,6 +18,8 @@ interface StepPanelProps {
   sets: Sets;
   /** What is to be thought over before a figure is kept; the same once more keeps it. */
   doubt?: (figure: number) => string | undefined;
+  /** Something else is pressed instead of the one key. */
+  instead?: boolean;
   /** What bears on this step beside its own words. */
   children?: ReactNode;
   onDo: (figure: number | undefined, word: string | undefined) => void;
@@ -27,7 +29,7 @@ const KEYPAD: Record<Sets, "gap" | "turns" | "load"> = { LASH: "gap", TURNS: "tu
 
 /** One step, large: what to do, what can hurt, what to look for, and one key to say it is done. */
 export function StepPanel(props: StepPanelProps) {
-  const { step, then, number, of, refused, trouble, busy, sets, doubt, children, onDo } = props;
+  const { step, then, number, of, refused, trouble, busy, sets, doubt, instead, children, onDo } = props;
   const { unit } = useSettings();
   const narrow = useNarrow();
   const [text, setText] = useState(() => proposal(step));
@@ -120,8 +122,8 @@ export function StepPanel(props: StepPanelProps) {
           ref={button}
           look="now"
           type="submit"
-          className="min-h-16 min-w-60 text-2xl"
-          disabled={busy || (asks === "ACCEPT" && !read)}
+          className={`min-h-16 min-w-60 text-2xl ${instead ? "hidden" : ""}`}
+          disabled={busy || instead || (asks === "ACCEPT" && !read)}
         >
           {asks === "GAP"
             ? "In, and a gap shows ⏎"

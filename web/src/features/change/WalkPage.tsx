@@ -69,7 +69,8 @@ function Walk({ job, work }: WalkProps) {
                 then={state.then}
                 number={state.steps.filter((s) => s.done).length + 1}
                 of={state.steps.length}
-                refused={next.act === "SIGN" ? undefined : state.refused}
+                refused={next.act === "SIGN" || job.offTdc ? undefined : state.refused}
+                instead={job.offTdc !== undefined}
                 trouble={work.refused}
                 busy={work.onItsWay}
                 sets={state.sets}
