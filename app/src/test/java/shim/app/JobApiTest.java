@@ -7,118 +7,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.MediaType;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 
 /** A spring change from its plan to its signature, and what it leaves in the records. */
-class JobApiTest extends ApiTest {
-  private static final String SHEET =
-      """
-      {"name":"HV dual","loads":[{"heightIn":1.95,"loadLbf":220},{"heightIn":1.3,"loadLbf":505}],
-       "bindIn":1.18,"odIn":1.55}""";
-  private String engine;
-  private String type;
-  private String job;
-
-  @BeforeEach
-  void fitASetAndKeepTwoSpares() {
-    engine = engine(resource("v8.json").replace("\"block\":\"IRON\"", BOTTOM_END));
-    type = UUID.randomUUID().toString();
-    put("/api/spring-types/" + type, SHEET);
-    put(
-        "/api/engines/" + engine + "/spring-sets/" + UUID.randomUUID(),
-        """
-        {"typeId":"%s","setName":"A","engineHours":0,"hoursBefore":0,"heightIn":1.950,"hand":"KV"}"""
-            .formatted(type));
-    spare("N-1 " + engine.substring(0, 6));
-    spare("N-2 " + engine.substring(0, 6));
-    job = UUID.randomUUID().toString();
-  }
-
-  private static final String BOTTOM_END =
-      "\"boreIn\":4.0,\"strokeIn\":3.48,\"rodIn\":5.7,\"block\":\"IRON\"";
-
-  private void spare(String mark) {
-    put(
-        "/api/springs/" + UUID.randomUUID(),
-        """
-        {"typeId":"%s","mark":"%s","hoursBefore":0,"scrapped":false}"""
-            .formatted(type, mark));
-  }
-
-  private static String ask(String hold, String valves) {
-    return """
-        {"kind":"IN_CAR","hold":"%s","intakeOff":false,"innerOut":false,"state":"COLD",
-         "offDeg":10,"headIn":2.02,"valves":[%s]}"""
-        .formatted(hold, valves);
-  }
-
-  private static String valve(String p) {
-    return "{\"valve\":\"%s\",\"newSeal\":false,\"sameAgain\":false,\"standIn\":%s}"
-        .formatted(p, p.equals("3E"));
-  }
-
-  private static String text(MvcTestResult r) {
-    try {
-      return r.getResponse().getContentAsString();
-    } catch (java.io.UnsupportedEncodingException e) {
-      throw new java.io.UncheckedIOException(e);
-    }
-  }
-
-  private String begin() {
-    MvcTestResult r =
-        put(
-            "/api/jobs/" + job,
-            """
-            {"engineId":"%s","engineHours":10.1,"hand":"KV","ask":%s}"""
-                .formatted(engine, ask("AIR", valve("3E") + "," + valve("3I"))));
-    assertThat(r).hasStatusOk();
-    return text(r);
-  }
-
-  private MvcTestResult act(Map<String, Object> entry) {
-    return put(
-        "/api/jobs/" + job + "/acts/" + UUID.randomUUID(), JsonPath.parse(entry).jsonString());
-  }
-
-  private static Map<String, Object> entry(String view, String act) {
-    Map<String, Object> e = new java.util.HashMap<>();
-    e.put("act", act);
-    e.put("hand", "KV");
-    e.put("basedOn", JsonPath.read(view, "$.state.acts"));
-    return e;
-  }
-
-  /** Does what the walk asks for until a step is next. */
-  private String walkTo(String view, String id) {
-    String now = view;
-    while (true) {
-      Map<String, Object> state = JsonPath.read(now, "$.state");
-      @SuppressWarnings("unchecked")
-      Map<String, Object> next = (Map<String, Object>) state.get("next");
-      if (next == null || id.equals(next.get("id"))) {
-        return now;
-      }
-      Map<String, Object> e = entry(now, (String) next.get("act"));
-      e.put("step", next.get("id"));
-      List.of("cylinder", "valve", "figure", "word").forEach(k -> e.put(k, next.get(k)));
-      if (next.get("act").equals("LASH")) {
-        e.put("figure", 0.012);
-      }
-      if (next.get("act").equals("COUNTED")) {
-        List<Integer> expected =
-            JsonPath.read(now, "$.state.counts[?(@.item=='" + next.get("word") + "')].expected");
-        e.put("figure", expected.get(0));
-      }
-      MvcTestResult r = act(e);
-      assertThat(r).as(String.valueOf(next.get("id"))).hasStatusOk();
-      now = text(r);
-    }
-  }
-
+class JobApiTest extends JobApi {
   @Test
   void thePlanSaysWhatAirDoesWhichSpringsGoInAndWhichOrderBarsLeast() {
     MvcTestResult r =
@@ -294,42 +188,6 @@ class JobApiTest extends ApiTest {
     assertThat(shims).containsExactly("0.030");
     List<Double> kept = JsonPath.read(pockets, "$.pockets[?(@.position=='3E')].fitting.heightIn");
     assertThat(kept).containsExactly(1.972);
-  }
-
-  /** The pointer's school: the crank stands 34 before TDC, locked, and who puts air on knows it. */
-  @Test
-  void airOffTdcIsShownAndAcceptedByName() {
-    String view = walkTo(begin(), "leg0:BAR");
-    assertThat((String) JsonPath.read(view, "$.stop.look")).contains("compression TDC");
-    List<Double> from = JsonPath.read(view, "$.state.otherwise[?(@.step=='leg0:BAR')].fromDeg");
-    Map<String, Object> bar = entry(view, "BAR");
-    bar.put("step", "leg0:BAR");
-    bar.put("figure", (from.get(0) - 34 + 720) % 720);
-    view = walkTo(text(act(bar)), "c3:HOLD");
-    double torque = JsonPath.read(view, "$.offTdc.torqueLbfFt");
-    assertThat(torque).as("worked by hand: 102 at 34").isBetween(101.0, 103.0);
-    Map<String, Object> air = entry(view, "HOLD");
-    air.putAll(Map.of("step", "c3:HOLD", "cylinder", 3));
-    assertThat(act(air)).hasStatus(422).bodyText().contains("34° before TDC").contains("accept it");
-    air.put("word", "OFF_TDC");
-    String held = text(act(air));
-    assertThat(JsonPath.<List<Integer>>read(held, "$.state.holds[*].cylinder")).containsExactly(3);
-    assertThat(JsonPath.<Map<String, Object>>read(held, "$")).doesNotContainKey("offTdc");
-  }
-
-  @Test
-  void aHeightLeftOpenStaysOpenOnTheEngine() {
-    String view = walkTo(begin(), "3E:HEIGHT");
-    List<String> skip = JsonPath.read(view, "$.state.otherwise[?(@.act=='SKIP_HEIGHT')].step");
-    assertThat(skip).containsExactly("3E:HEIGHT");
-    Map<String, Object> why = entry(view, "SKIP_HEIGHT");
-    why.putAll(Map.of("step", "3E:HEIGHT", "valve", "3E", "word", "gauge lent"));
-    walkTo(text(act(why)), "none");
-    List<String> words =
-        JsonPath.read(
-            text(get("/api/engines/" + engine + "/open-items")),
-            "$[?(@.kind=='HEIGHT_OPEN')].words");
-    assertThat(words).containsExactly("installed height not measured: 3E");
   }
 
   @Test

@@ -1,6 +1,5 @@
 package shim.core.change;
 
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -35,9 +34,8 @@ public record Script(List<Step> steps) {
   private static final String PLUG_LOOK = "what each looks like: oil, a closed gap, a broken tip";
 
   /** Writes the steps one after another. */
-  private static final class Writer {
+  private static final class Writer extends StepList {
     private final JobPlan plan;
-    private final List<Step> steps = new ArrayList<>();
     private final Set<Integer> finished = new HashSet<>();
 
     Writer(JobPlan plan) {
@@ -54,7 +52,7 @@ public record Script(List<Step> steps) {
         leg(i, plan.route().legs().get(i));
       }
       close();
-      return steps;
+      return all();
     }
 
     private void layOut() {
@@ -436,45 +434,6 @@ public record Script(List<Step> steps) {
 
     private static String words(List<Integer> cylinders) {
       return String.join(" and ", cylinders.stream().map(String::valueOf).toList());
-    }
-
-    private void tick(String id, String title, String... look) {
-      set(add("tick:" + id, Act.TICK, title).looking(look));
-    }
-
-    private Step add(Act act, String title) {
-      return add(act.name(), act, null, null, title);
-    }
-
-    private Step add(String id, Act act, String title) {
-      return add(id, act, null, null, title);
-    }
-
-    private Step at(int c, Act act, String title) {
-      return add("c" + c + ":" + act, act, c, null, title);
-    }
-
-    private Step at(int c, Act act, String what, String title) {
-      return add("tick:c" + c + ":" + what, act, c, null, title);
-    }
-
-    private Step at(Position p, Act act, String title) {
-      return add(p + ":" + act, act, null, p, title);
-    }
-
-    private Step at(Position p, Act act, String what, String title) {
-      return add("tick:" + p + ":" + what, act, null, p, title);
-    }
-
-    private Step add(String id, Act act, @Nullable Integer c, @Nullable Position p, String title) {
-      Step s = new Step(id, act, c, p, null, null, title, List.of(), null);
-      steps.add(s);
-      return s;
-    }
-
-    /** Puts a step that was made more of in the place of the one just added. */
-    private void set(Step s) {
-      steps.set(steps.size() - 1, s);
     }
   }
 }
