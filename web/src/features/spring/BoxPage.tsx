@@ -51,7 +51,8 @@ function Sort({ engine, known, type }: SortProps) {
   const target = nth(known.pockets, 0).targetIn;
   const [at, setAt] = useState(heightText(target, unit));
   const box = readBox(text, unit);
-  const [stock, setStock] = useState(known.shimsIn.map((s) => heightText(s, unit)).join(" "));
+  const inStock = known.shimsIn.map((s) => heightText(s, unit)).join(" ");
+  const [stock, setStock] = useState(inStock);
   // Without its stack nobody knows how high a pocket is.
   const measured = known.pockets.filter((p) => p.fitting.heightIn !== undefined && p.stack);
   const unclear = known.pockets.filter((p) => p.fitting.heightIn !== undefined && !p.stack);
@@ -71,10 +72,13 @@ function Sort({ engine, known, type }: SortProps) {
             targetIn: target,
             toleranceIn: known.toleranceIn,
             limits: known.clearances,
-            shimsIn: stock
-              .split(/\s+/)
-              .map((s) => readHeight(s, unit))
-              .filter((s) => s !== undefined),
+            shimsIn:
+              stock === inStock
+                ? known.shimsIn
+                : stock
+                    .split(/\s+/)
+                    .map((s) => readHeight(s, unit))
+                    .filter((s) => s !== undefined),
           },
         }),
       ),

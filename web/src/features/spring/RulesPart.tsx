@@ -35,8 +35,8 @@ const CLEARANCES = [
   ["coilGapIn", "Lowest coils at full lift, at least", 0.08],
   ["sealIn", "Retainer to seal, at least", 0.05],
   ["snugPlayIn", "Play in the pocket: snug below", 0.002],
-  ["muchPlayIn", "much above", 0.01],
-  ["wrongPlayIn", "surely wrong above", 0.03],
+  ["muchPlayIn", "Play: much above", 0.01],
+  ["wrongPlayIn", "Play: surely wrong above", 0.03],
 ] as const;
 
 /** The boxes as the person's unit reads them. */
