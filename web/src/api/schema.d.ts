@@ -2306,6 +2306,7 @@ export interface components {
             fallIn: number;
             /** Format: double */
             holdsWithinDeg: number;
+            turns: boolean;
         };
         Done: {
             /** @enum {string} */

@@ -23,8 +23,7 @@ interface BearingProps {
 export function Bearing({ job, step, onAccept }: BearingProps) {
   if (step.act === "SPRING_IN" && job.atHeight) return <AtHeight at={job.atHeight} />;
   if (step.act === "BAR" && job.stop) return <Stop job={job} stop={job.stop} />;
-  if (step.act === "HOLD" && job.offTdc)
-    return <OffTdc at={job.offTdc} locked={job.state.crankLocked} onAccept={onAccept} />;
+  if (step.act === "HOLD" && job.offTdc) return <OffTdc at={job.offTdc} onAccept={onAccept} />;
   if (step.act === "LASH" && step.valve) return <WantedHere job={job} valve={step.valve} />;
   return null;
 }
@@ -49,12 +48,11 @@ function Stop({ job, stop }: { job: Schemas["JobView"]; stop: Schemas["StopWords
 
 interface OffTdcProps {
   at: Schemas["CrankOff"];
-  locked: boolean;
   onAccept: () => void;
 }
 
 /** The crank stands off TDC: what air does there, to be accepted by name or not at all. */
-function OffTdc({ at, locked, onAccept }: OffTdcProps) {
+function OffTdc({ at, onAccept }: OffTdcProps) {
   const { unit } = useSettings();
   const off = Math.round(Math.abs(at.offDeg));
   return (
@@ -65,14 +63,14 @@ function OffTdc({ at, locked, onAccept }: OffTdcProps) {
         {unitOf("torque", unit)}; a valve could fall{" "}
         <b className="num text-3xl">{heightText(at.fallIn, unit)}</b> {heightUnit(unit)} and the chamber.
       </p>
-      {locked || Math.abs(at.offDeg) <= at.holdsWithinDeg ? (
-        <Button className="min-h-16 justify-self-start text-xl" onClick={onAccept}>
-          Air on here, {off}° off TDC, all the same
-        </Button>
-      ) : (
+      {at.turns ? (
         <Notice tone="stop">
           By itself this engine holds to {Math.floor(at.holdsWithinDeg)}°: lock the crank, or bar to TDC.
         </Notice>
+      ) : (
+        <Button className="min-h-16 justify-self-start text-xl" onClick={onAccept}>
+          Air on here, {off}° off TDC, all the same
+        </Button>
       )}
       <p className="text-muted">Or bar to TDC: "The crank was barred elsewhere".</p>
     </section>

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
+import { wrap } from "../../ribbon/arcs";
 import { Button } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { readNumber } from "../../units/load";
@@ -64,7 +65,7 @@ export function ElsePart({ others, onDo }: ElsePartProps) {
 
 /** What was entered, or where the crank stands by it. */
 const there = (value: number | undefined, fromDeg: number | undefined) =>
-  value === undefined || fromDeg === undefined ? value : (((fromDeg + value) % 720) + 720) % 720;
+  value === undefined || fromDeg === undefined ? value : wrap(fromDeg + value);
 
 interface AskedProps {
   of: Other;

@@ -1,4 +1,5 @@
 import type { Schemas } from "../../api/client";
+import { wrap } from "../../ribbon/arcs";
 import { Button } from "../../ui/Button";
 
 interface BigStopProps {
@@ -27,7 +28,7 @@ export function BigStop({ title, there, stop, toDeg, crankDeg, layout, onThere }
           <p className="num text-[min(24vw,11rem)] leading-none text-accent">
             {crankDeg === undefined
               ? `${Math.round(stop.balancerDeg)}°`
-              : `+${Math.round((toDeg - crankDeg + 720) % 720)}°`}
+              : `+${Math.round(wrap(toDeg - crankDeg))}°`}
           </p>
           <p className="text-4xl font-bold">{stop.look}</p>
           <p className="text-2xl text-muted">

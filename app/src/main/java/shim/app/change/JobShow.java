@@ -194,11 +194,7 @@ final class JobShow {
   }
 
   private static void pieces(List<Otherwise> all, Job job, Act act, Item item, String words) {
-    Otherwise o = new Otherwise(act, null, null, item.name(), words, "pieces", null, null);
-    Done trial = new Done(act, "", null, null, 1.0, item.name(), "?", Instant.EPOCH);
-    if (job.refuses(trial).isEmpty()) {
-      all.add(o);
-    }
+    add(all, job, new Otherwise(act, null, null, item.name(), words, "pieces", null, null));
   }
 
   private static boolean same(Otherwise o, @Nullable Step next) {
@@ -225,7 +221,8 @@ final class JobShow {
 
   /** Offered where the act would be allowed. */
   private static void add(List<Otherwise> all, Job job, Otherwise o) {
-    Done trial = new Done(o.act(), "", o.cylinder(), o.valve(), 1.0, "x", "?", Instant.EPOCH);
+    String word = Objects.requireNonNullElse(o.word(), "x");
+    Done trial = new Done(o.act(), "", o.cylinder(), o.valve(), 1.0, word, "?", Instant.EPOCH);
     if (job.refuses(trial).isEmpty()) {
       all.add(o);
     }

@@ -43,7 +43,6 @@ public class OpenWork {
 
   public List<Open> of(UUID engineId) {
     List<Open> result = new ArrayList<>();
-    double used = runs.used(engineId);
     jobs.of(engineId).stream()
         .filter(j -> j.endedAt() == null)
         .forEach(
@@ -54,9 +53,11 @@ public class OpenWork {
                         j.title() + " is open" + (j.parked() == null ? "" : ": " + j.parked()),
                         null,
                         true)));
-    items.of(engineId).stream()
-        .filter(i -> i.closedAt() == null)
-        .forEach(i -> result.add(new Open(null, i.words(), due(i, used), i.kind().stops())));
+    List<OpenItems.OpenItem> open =
+        items.of(engineId).stream().filter(i -> i.closedAt() == null).toList();
+    boolean byUse = open.stream().anyMatch(i -> i.dueUsed() != null);
+    double used = byUse ? runs.used(engineId) : 0;
+    open.forEach(i -> result.add(new Open(null, i.words(), due(i, used), i.kind().stops())));
     return result;
   }
 }

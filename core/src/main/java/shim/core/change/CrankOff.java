@@ -12,8 +12,10 @@ import shim.core.unit.InWords;
  * @param torqueLbfFt torque of the air on the crank
  * @param fallIn how far the piston stands below TDC: as far a valve can drop, and the chamber
  * @param holdsWithinDeg nearer to TDC than this the engine holds itself
+ * @param turns air would turn the crank: beyond that, and not locked
  */
-public record CrankOff(double offDeg, double torqueLbfFt, double fallIn, double holdsWithinDeg) {
+public record CrankOff(
+    double offDeg, double torqueLbfFt, double fallIn, double holdsWithinDeg, boolean turns) {
   /** How far off its place a crank is still there, degrees. Common practice, no source. */
   static final double THERE_DEG = 1;
 
@@ -26,12 +28,15 @@ public record CrankOff(double offDeg, double torqueLbfFt, double fallIn, double 
     }
     return air.slide()
         .map(
-            s ->
-                new CrankOff(
-                    off,
-                    s.torqueLbfFt(air.psi(), Math.abs(off)),
-                    s.belowTdcIn(off),
-                    s.holdsWithinDeg(air.psi(), air.turnsAtLbfFt())));
+            s -> {
+              double holds = s.holdsWithinDeg(air.psi(), air.turnsAtLbfFt());
+              return new CrankOff(
+                  off,
+                  s.torqueLbfFt(air.psi(), Math.abs(off)),
+                  s.belowTdcIn(off),
+                  holds,
+                  !job.crankLocked() && Figures.above(Math.abs(off), holds));
+            });
   }
 
   /** Near enough to TDC that air may be thought of at all. */
@@ -46,11 +51,6 @@ public record CrankOff(double offDeg, double torqueLbfFt, double fallIn, double 
     return job.crankDeg() == null || tdc == null
         ? Double.NaN
         : Math.IEEEremainder(job.crankDeg() - tdc, every);
-  }
-
-  /** Air would turn the crank, and nothing but the engine itself is in its way. */
-  boolean turnsUnlocked() {
-    return Figures.above(Math.abs(offDeg), holdsWithinDeg);
   }
 
   /** Where it stands and what air does there. */

@@ -2,6 +2,7 @@ package shim.core.change;
 
 import java.util.List;
 import java.util.stream.IntStream;
+import shim.core.unit.Pressure;
 
 /**
  * Piston, rod and crank of one cylinder: what air on a piston does to the crank, and how far a
@@ -43,7 +44,7 @@ public record CrankSlide(double boreIn, double strokeIn, double rodIn) {
 
   /** Force of air on the piston, lbf. */
   public double forceLbf(double psi) {
-    return psi * Math.PI / 4 * boreIn * boreIn;
+    return Pressure.onRoundLbf(psi, boreIn);
   }
 
   /** Torque of air on the crank, lbf·ft. */
@@ -53,7 +54,7 @@ public record CrankSlide(double boreIn, double strokeIn, double rodIn) {
 
   /** Force that holds a valve up, lbf: pressure on the head's area. */
   public static double valveForceLbf(double psi, double headDiameterIn) {
-    return psi * Math.PI / 4 * headDiameterIn * headDiameterIn;
+    return Pressure.onRoundLbf(psi, headDiameterIn);
   }
 
   /** Torque and fall from TDC on, for drawing. */

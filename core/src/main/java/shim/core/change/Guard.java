@@ -200,7 +200,7 @@ final class Guard {
       return Optional.of(bar + ". Without bore, stroke and rod nobody knows what air does here");
     }
     CrankOff at = here.get();
-    if (!job.crankLocked() && at.turnsUnlocked()) {
+    if (at.turns()) {
       return Optional.of(
           at.words()
               + String.format(

@@ -56,7 +56,7 @@ public record Script(List<Step> steps) {
     }
 
     private void layOut() {
-      long seals = plan.valves().stream().filter(Work::newSeal).count();
+      long seals = newSeals();
       long springs =
           plan.valves().stream().filter(w -> !w.newSpring().equals(w.oldSpring())).count();
       item(Item.TOOLS, 6, "spring tool, magnet, pliers, height gauge, hammer, air fitting");
@@ -366,7 +366,7 @@ public record Script(List<Step> steps) {
         torqueAll();
       }
       for (Item item : Item.values()) {
-        if (item == Item.SEALS && plan.valves().stream().noneMatch(Work::newSeal)) {
+        if (item == Item.SEALS && newSeals() == 0) {
           continue;
         }
         oldOnes(item);
@@ -383,13 +383,16 @@ public record Script(List<Step> steps) {
       add(Act.SIGN, "Sign the job off");
     }
 
+    private long newSeals() {
+      return plan.valves().stream().filter(Work::newSeal).count();
+    }
+
     /** Old locks and seals that were exchanged go away, and are no longer looked for. */
     private void oldOnes(Item item) {
-      long seals = plan.valves().stream().filter(Work::newSeal).count();
       double old =
           switch (item) {
             case LOCKS -> plan.schools().renewLocks() ? 2 * plan.valves().size() : 0;
-            case SEALS -> seals;
+            case SEALS -> newSeals();
             case RETAINERS, SPRINGS, SHIMS, TOOLS, RAGS -> 0;
           };
       if (old > 0 && plan.kind() != Kind.ASSEMBLE) {

@@ -9,6 +9,7 @@ import shim.core.engine.Engine;
 import shim.core.engine.Lifter;
 import shim.core.engine.ValveKind;
 import shim.core.unit.Figures;
+import shim.core.unit.Pressure;
 import shim.core.unit.Said;
 
 /**
@@ -169,7 +170,7 @@ public record Fit(
 
   /** What boost takes off the load of a closed intake valve, lbf. */
   public static double boostLbf(double boostPsi, double headIn) {
-    return boostPsi * Math.PI / 4 * headIn * headIn;
+    return Pressure.onRoundLbf(boostPsi, headIn);
   }
 
   private static Remark underBind(double heightIn, double bindIn) {
