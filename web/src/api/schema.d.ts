@@ -3567,6 +3567,7 @@ export interface components {
             /** Format: double */
             hours: number;
             loadsLbf: number[];
+            againLbf?: number[][];
         };
         CalcSpring: {
             id: string;
@@ -3589,6 +3590,7 @@ export interface components {
             lifeHours?: number;
             /** Format: double */
             changeAt?: number;
+            history?: boolean;
         };
         CalcLoss: {
             /** Format: int32 */

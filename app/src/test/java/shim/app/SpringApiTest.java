@@ -330,25 +330,40 @@ class SpringApiTest extends ApiTest {
         .hasStatusOk();
   }
 
-  @Test
-  void theJudgementIsAStatelessCall() {
-    String request =
-        """
+  private static String verdictsOf(String again, boolean history) {
+    return """
         {"springs":[{"id":"a","nominalLbf":220},{"id":"b","nominalLbf":220}],
          "tests":[{"reads":[{"spring":"a","hours":1,"loadsLbf":[216,217]},
                             {"spring":"b","hours":1,"loadsLbf":[218,217]}],
                    "checks":[{"knownLbf":215,"readLbf":215}]},
                   {"reads":[{"spring":"a","hours":4,"loadsLbf":[214,213.5,213]},
-                            {"spring":"b","hours":4,"loadsLbf":[195,196,195.5]}],
+                            {"spring":"b","hours":4,"loadsLbf":[195,196,195.5],"againLbf":%s}],
                    "checks":[{"knownLbf":215,"readLbf":215}]}],
-         "comingHours":[1.4]}
-        """;
-    assertThat(post("/api/calc/spring-verdicts", request))
+         "comingHours":[1.4],"history":%s}
+        """
+        .formatted(again, history);
+  }
+
+  @Test
+  void theJudgementIsAStatelessCall() {
+    assertThat(post("/api/calc/spring-verdicts", verdictsOf("[[195,196]]", true)))
         .hasStatusOk()
         .bodyJson()
         .hasPathSatisfying("$[0].verdict", p -> p.assertThat().isEqualTo("RUN"))
         .hasPathSatisfying("$[1].verdict", p -> p.assertThat().isEqualTo("CHANGE"))
         .hasPathSatisfying("$[1].afterEachTest.length()", p -> p.assertThat().isEqualTo(2));
+  }
+
+  @Test
+  void oneSettingAloneIsReadAgainFirstAndTheHistoryComesWhenAskedFor() {
+    assertThat(post("/api/calc/spring-verdicts", verdictsOf("[]", false)))
+        .hasStatusOk()
+        .bodyJson()
+        .hasPathSatisfying("$[1].verdict", p -> p.assertThat().isEqualTo("WATCH"))
+        .hasPathSatisfying(
+            "$[1].reasons[*].kind", p -> p.assertThat().asArray().contains("READ_AGAIN"))
+        .hasPathSatisfying("$[1].afterEachTest.length()", p -> p.assertThat().isEqualTo(1))
+        .hasPathSatisfying("$[1].afterEachTest[0].test", p -> p.assertThat().isEqualTo(1));
   }
 
   @Test

@@ -54,7 +54,7 @@ public class SpringSetBenchmark {
         double hours = 0.4 * t + (ownHours ? 0.3 * i : 0);
         double truth = Math.log(220) - 0.008 * Math.log1p(2 * hours) - 0.001 * hours + gain;
         reads.add(
-            new SetHistory.Read(
+            SetHistory.Read.once(
                 "s" + i,
                 hours,
                 List.of(

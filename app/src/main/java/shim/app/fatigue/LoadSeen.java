@@ -12,4 +12,5 @@ record LoadSeen(
     @Nullable String valve,
     double heightIn,
     double loadLbf,
-    SpringTests.Member member) {}
+    SpringTests.Member member,
+    boolean again) {}

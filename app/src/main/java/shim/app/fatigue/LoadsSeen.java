@@ -23,7 +23,8 @@ class LoadsSeen {
       return List.of();
     }
     return jdbc.sql(
-            "select test_id, spring_id, valve, height_in, load_lbf, member from spring_reading"
+            "select test_id, spring_id, valve, height_in, load_lbf, member, again"
+                + " from spring_reading"
                 + " where spring_id in (:springs) and "
                 + LoadRow.SOUND
                 + " order by taken_at")
@@ -36,7 +37,8 @@ class LoadsSeen {
                     r.getString(3),
                     r.getDouble(4),
                     r.getDouble(5),
-                    member(r.getString(6))))
+                    member(r.getString(6)),
+                    r.getBoolean(7)))
         .list();
   }
 

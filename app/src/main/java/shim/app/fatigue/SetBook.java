@@ -172,6 +172,7 @@ class SetBook {
         Objects.requireNonNullElse(l.valve(), ""),
         l.heightIn(),
         l.loadLbf(),
-        l.member() == SpringTests.Member.WHOLE);
+        l.member() == SpringTests.Member.WHOLE,
+        l.again());
   }
 }

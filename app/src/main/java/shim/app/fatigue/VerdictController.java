@@ -4,6 +4,7 @@ import jakarta.validation.constraints.NotNull;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -25,8 +26,22 @@ class VerdictController {
   /** A spring: its load at the reference height by the data sheet, lbf; may be missing. */
   record CalcSpring(@NotNull String id, @Nullable Double nominalLbf) {}
 
-  /** Repeats of one spring in one test: own hours, loads at the reference height in lbf. */
-  record CalcRead(@NotNull String spring, double hours, @NotNull List<Double> loadsLbf) {}
+  /**
+   * Repeats of one spring in one test: own hours, loads at the reference height in lbf.
+   *
+   * @param againLbf what was read each further time the spring was set up
+   */
+  record CalcRead(
+      @NotNull String spring,
+      double hours,
+      @NotNull List<Double> loadsLbf,
+      @Nullable List<List<Double>> againLbf) {
+    SetHistory.Read read() {
+      List<List<Double>> settings = new ArrayList<>(List.of(loadsLbf));
+      settings.addAll(againLbf == null ? List.of() : againLbf);
+      return new SetHistory.Read(spring, hours, settings);
+    }
+  }
 
   /** A check spring's reading, lbf. */
   record CalcCheck(double knownLbf, double readLbf, TesterDay.@Nullable Side side) {}
@@ -40,6 +55,8 @@ class VerdictController {
    * @param comingHours planned hours of the coming events, the next first
    * @param lossLimit share of baseline; 0.10 when missing
    * @param changeAt probability from which a change is due; 0.2 when missing
+   * @param history the verdicts after each test too, each from what was known then; they cost as
+   *     many solutions as there are tests
    */
   record VerdictRequest(
       @NotNull List<CalcSpring> springs,
@@ -48,7 +65,8 @@ class VerdictController {
       @Nullable Double lossLimit,
       @Nullable Double leastLoadLbf,
       @Nullable Double lifeHours,
-      @Nullable Double changeAt) {}
+      @Nullable Double changeAt,
+      @Nullable Boolean history) {}
 
   /** Loss after one test, share, with its 80 % range, as known right after it. */
   record CalcLoss(int test, SpringViews.LossRange loss, double underAtNext, Verdict verdict) {}
@@ -63,7 +81,7 @@ class VerdictController {
       SpringViews.HoursLeft hoursLeft,
       List<CalcLoss> afterEachTest) {}
 
-  /** For each spring and test: loss, interval, probability of being under the limit, verdict. */
+  /** For each spring: verdict, loss, interval, probability of being under the limit. */
   @PostMapping("/api/calc/spring-verdicts")
   List<CalcVerdict> verdicts(@RequestBody VerdictRequest r) {
     SetHistory history = history(r);
@@ -75,24 +93,31 @@ class VerdictController {
             r.changeAt() == null ? Limits.USUAL.changeAt() : r.changeAt());
     List<List<CalcLoss>> losses = new ArrayList<>();
     history.springs().forEach(s -> losses.add(new ArrayList<>()));
-    List<SpringOutlook> last = new ArrayList<>();
-    for (int t = 1; t <= history.tests().size(); t++) {
-      SpringSet set = SpringSet.of(history.upTo(t), SetPrior.USUAL);
-      last.clear();
-      for (int i = 0; i < history.springs().size(); i++) {
-        SpringOutlook o = judge(set, history.upTo(t), i, r.comingHours(), limits);
-        last.add(o);
-        losses
-            .get(i)
-            .add(
-                new CalcLoss(t - 1, SpringReader.range(o.lossNow()), o.underAtNext(), o.verdict()));
-      }
+    int tests = history.tests().size();
+    for (int t = Boolean.TRUE.equals(r.history()) ? 1 : tests; t < tests; t++) {
+      add(losses, t - 1, judge(history.upTo(t), r.comingHours(), limits));
     }
-    List<CalcVerdict> verdicts = new ArrayList<>();
-    for (int i = 0; i < last.size(); i++) {
-      verdicts.add(verdict(last.get(i), losses.get(i)));
+    List<SpringOutlook> last = judge(history, r.comingHours(), limits);
+    add(losses, tests - 1, last);
+    return IntStream.range(0, last.size())
+        .mapToObj(i -> verdict(last.get(i), losses.get(i)))
+        .toList();
+  }
+
+  private static void add(List<List<CalcLoss>> losses, int test, List<SpringOutlook> outlooks) {
+    for (int i = 0; i < outlooks.size(); i++) {
+      SpringOutlook o = outlooks.get(i);
+      losses
+          .get(i)
+          .add(new CalcLoss(test, SpringReader.range(o.lossNow()), o.underAtNext(), o.verdict()));
     }
-    return verdicts;
+  }
+
+  private static List<SpringOutlook> judge(SetHistory history, List<Double> coming, Limits limits) {
+    SpringSet set = SpringSet.of(history, SetPrior.USUAL);
+    return IntStream.range(0, history.springs().size())
+        .mapToObj(i -> judge(set, history, i, coming, limits))
+        .toList();
   }
 
   private static CalcVerdict verdict(SpringOutlook o, List<CalcLoss> losses) {
@@ -128,10 +153,7 @@ class VerdictController {
   }
 
   private static SetHistory.Test test(CalcTest t) {
-    List<SetHistory.Read> reads =
-        t.reads().stream()
-            .map(x -> new SetHistory.Read(x.spring(), x.hours(), x.loadsLbf()))
-            .toList();
+    List<SetHistory.Read> reads = t.reads().stream().map(CalcRead::read).toList();
     double near = reads.stream().mapToDouble(SetHistory.Read::meanLbf).average().orElse(1);
     List<TesterDay.Check> checks =
         t.checks() == null

@@ -17,8 +17,9 @@ final class DriftDay {
     int changed = 0;
     int all = 0;
     for (int i = 0; i < 60; i++) {
-      Season still = new Season(new Law.Bedding(), 16, true, new Random(7000 + i));
-      Season drifted = new Season(new Law.Bedding(), 16, true, new Random(7000 + i), -0.02);
+      Season still = new Season(new Law.Bedding(), Conditions.USUAL, 16, new Random(7000 + i));
+      Season drifted =
+          new Season(new Law.Bedding(), Conditions.USUAL, 16, new Random(7000 + i), -0.02);
       Verdict[] a = verdicts(still);
       Verdict[] b = verdicts(drifted);
       for (int s = 0; s < a.length; s++) {
@@ -32,7 +33,7 @@ final class DriftDay {
   }
 
   private static Verdict[] verdicts(Season s) {
-    SpringSet set = SpringSet.of(s.history(), SetPrior.USUAL);
+    SpringSet set = SpringSet.of(s.upTo(s.tests()), SetPrior.USUAL);
     int last = s.tests() - 1;
     Verdict[] v = new Verdict[s.truths.size()];
     for (int i = 0; i < v.length; i++) {
@@ -40,8 +41,8 @@ final class DriftDay {
           set.judge(
                   new Situation(
                       "s" + i,
-                      s.hours[last],
-                      List.of(s.hours[last + 1] - s.hours[last]),
+                      s.own(i, last),
+                      List.of(s.own(i, last + 1) - s.own(i, last)),
                       false,
                       Optional.empty()),
                   Limits.USUAL)

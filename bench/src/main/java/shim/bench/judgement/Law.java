@@ -192,6 +192,49 @@ interface Law {
     }
   }
 
+  /**
+   * Log settling with uneven events; failures that start fast and slow down; a tester of the day.
+   */
+  record Fading() implements Law {
+    @Override
+    public String words() {
+      return "log settling in uneven events, failures that slow down, Laplace noise";
+    }
+
+    @Override
+    public List<Truth> set(int springs, double seasonHours, RandomGenerator r) {
+      double common = uniform(r, 0.006, 0.016);
+      double wear = uniform(r, 0.0003, 0.002);
+      List<Truth> set = new ArrayList<>();
+      for (int i = 0; i < springs; i++) {
+        double own = common * Math.exp(0.2 * r.nextGaussian());
+        double rate = wear * Math.exp(0.4 * r.nextGaussian());
+        double from = r.nextDouble() < FAILING ? uniform(r, 0.5, seasonHours) : 1e9;
+        double depth = Math.exp(uniform(r, Math.log(0.08), Math.log(0.35)));
+        double pace = Math.exp(uniform(r, Math.log(1.5), Math.log(8)));
+        set.add(
+            new Truth(
+                t -> own * Math.log1p(t / 0.3) + rate * t,
+                t -> t > from ? depth * -Math.expm1(-(t - from) / pace) : 0));
+      }
+      return set;
+    }
+
+    @Override
+    public double[] tester(int days, RandomGenerator r) {
+      double[] gain = new double[days];
+      for (int d = 0; d < days; d++) {
+        gain[d] = heavy(r, 0.012);
+      }
+      return gain;
+    }
+
+    @Override
+    public double noise(RandomGenerator r) {
+      return laplace(r, 0.007);
+    }
+  }
+
   /** Square-root settling, an over-rev that costs all springs at once; a tester that creeps. */
   record OverRevs() implements Law {
     @Override

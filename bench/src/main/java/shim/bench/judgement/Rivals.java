@@ -6,10 +6,10 @@ import org.hipparchus.stat.regression.SimpleRegression;
 final class Rivals {
   private Rivals() {}
 
-  /** First test at which the springs are bedded in. */
-  private static int baseline(Season s, int upTo) {
-    for (int t = 0; t < upTo; t++) {
-      if (s.hours[t] >= 1) {
+  /** First test at which a spring is bedded in. */
+  private static int baseline(Season s, int upTo, int spring) {
+    for (int t = s.born(spring); t < upTo; t++) {
+      if (s.own(spring, t) >= 1) {
         return t;
       }
     }
@@ -18,25 +18,25 @@ final class Rivals {
 
   /** Paper: today's raw reading against the first one once bedded in. */
   static double paper(Season s, int test, int spring) {
-    return 1 - s.written(test, spring) / s.written(baseline(s, test), spring);
+    return 1 - s.written(test, spring) / s.written(baseline(s, test, spring), spring);
   }
 
-  /** A straight line through the spring's own readings, carried to the next event's end. */
+  /** The same with each reading divided by what the check spring showed that day. */
+  static double correctedPaper(Season s, int test, int spring) {
+    return 1 - corrected(s, test, spring) / corrected(s, baseline(s, test, spring), spring);
+  }
+
+  private static double corrected(Season s, int test, int spring) {
+    return s.written(test, spring) * Math.exp(-s.checkLn(test));
+  }
+
+  /** A straight line through the spring's own corrected readings, to the next event's end. */
   static double line(Season s, int test, int spring) {
-    return line(s, test, spring, 0);
-  }
-
-  /** The same through readings corrected by the check spring: a harder rival than asked for. */
-  static double correctedLine(Season s, int test, int spring) {
-    return line(s, test, spring, 1);
-  }
-
-  private static double line(Season s, int test, int spring, double correct) {
     SimpleRegression line = new SimpleRegression();
-    int from = Math.min(baseline(s, test), test - 1);
+    int from = Math.min(baseline(s, test, spring), test - 1);
     for (int t = from; t <= test; t++) {
-      line.addData(s.hours[t], s.written(t, spring) * Math.exp(-correct * s.checkLn(t)));
+      line.addData(s.own(spring, t), corrected(s, t, spring));
     }
-    return 1 - line.predict(s.hours[test + 1]) / line.predict(1);
+    return 1 - line.predict(s.own(spring, test + 1)) / line.predict(1);
   }
 }

@@ -1,7 +1,7 @@
 package shim.core.drift;
 
 import java.util.List;
-import org.hipparchus.special.Erf;
+import shim.core.stats.Normal;
 
 /**
  * What the surprises of one valve say for one kind of change against "as it is". A change of size a
@@ -32,8 +32,7 @@ record Evidence(double b, double g) {
   double of(int direction, double spread) {
     double precision = g + 1 / (spread * spread);
     double z = direction * b / Math.sqrt(precision);
-    double share = Erf.erfc(-z / Math.sqrt(2));
-    return Math.log(Math.max(share, 1e-300))
+    return Math.log(Math.max(2 * Normal.below(z), 1e-300))
         + b * b / precision / 2
         - Math.log1p(spread * spread * g) / 2;
   }

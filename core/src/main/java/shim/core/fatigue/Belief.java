@@ -25,6 +25,11 @@ final class Belief {
     return mean[state][column];
   }
 
+  /** Sets one column's mean of a state. */
+  void mean(int column, int state, double value) {
+    mean[state][column] = value;
+  }
+
   double cov(int i, int j) {
     return cov[i][j];
   }

@@ -43,14 +43,11 @@ final class Block {
       int test = this.tests[k];
       path.run(belief, at, pattern.hours()[test]);
       at = pattern.hours()[test];
-      if (pattern.step()[test]) {
-        path.step(belief);
-      }
-      white[k] = take(springs, test, spreads.reading() * spreads.reading());
+      white[k] = take(springs, test);
     }
   }
 
-  private double[] take(List<Track> springs, int test, double variance) {
+  private double[] take(List<Track> springs, int test) {
     double settled = Settling.of(at);
     int n = springs.size();
     double[] row = new double[n + SHARED + test + 1];
@@ -61,7 +58,7 @@ final class Block {
     row[n + WEAR] = -at;
     row[n + BOX] = 1;
     row[n + SHARED + test] = 1;
-    double noise = variance * springs.get(0).noise()[test];
+    double noise = path.spreads().ofReading(springs.get(0), test);
     double spread = belief.observe(SEEN_AT, new double[] {1, -settled, -1}, row, noise);
     logSpread += Math.log(2 * Math.PI * spread);
     double scale = 1 / Math.sqrt(spread);
@@ -141,8 +138,49 @@ final class Block {
     return rest / Math.sqrt(Math.max(1e-12, 1 - known.variance(x)));
   }
 
-  /** What is believed of one spring, ready to be carried on in hours. */
-  Outlook outlook(int column, Shared known) {
-    return new Outlook(path, belief, springs, column, known, shared, at);
+  /** One column's readings, whitened. */
+  double[] white(int column) {
+    double[] w = new double[white.length];
+    for (int k = 0; k < w.length; k++) {
+      w[k] = white[k][column];
+    }
+    return w;
+  }
+
+  /** What whitened readings say of the shared unknowns. */
+  double[] toShared(double[] whitened) {
+    double[] x = new double[shared];
+    for (int k = 0; k < whitened.length; k++) {
+      double[] row = white[k];
+      for (int j = springs; j < row.length; j++) {
+        x[j - springs] += whitened[k] * row[j];
+      }
+    }
+    return x;
+  }
+
+  /** One spring's readings, whitened, less what the shared unknowns explain. */
+  double[] rest(int column, Shared known) {
+    double[] rest = white(column);
+    for (int k = 0; k < rest.length; k++) {
+      double[] row = white[k];
+      for (int j = springs; j < row.length; j++) {
+        rest[k] -= row[j] * known.mean(j - springs);
+      }
+    }
+    return rest;
+  }
+
+  /**
+   * What is believed of one spring, ready to be carried on in hours.
+   *
+   * @param others further columns whose share in it is asked for
+   */
+  Outlook outlook(int column, Shared known, int... others) {
+    double[][] explained = new double[others.length][];
+    for (int k = 0; k < others.length; k++) {
+      explained[k] = known.spread(toShared(white(others[k])));
+    }
+    return new Outlook(path, belief, springs, column, known, others, explained, at);
   }
 }

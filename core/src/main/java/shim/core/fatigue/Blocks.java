@@ -2,6 +2,7 @@ package shim.core.fatigue;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -17,6 +18,7 @@ final class Blocks {
   private final int[] columnOf;
   private final List<List<Track>> patterns = new ArrayList<>();
   private final List<Map<PathKind, Block>> made = new ArrayList<>();
+  private final Map<Integer, FaultBank> banks = new HashMap<>();
 
   /** A spring's column in its block. */
   record Place(Block block, int column) {}
@@ -52,6 +54,14 @@ final class Blocks {
         made.get(p)
             .computeIfAbsent(kind, k -> new Block(patterns.get(p), data.tests(), spreads, k));
     return new Place(block, columnOf[spring]);
+  }
+
+  /** All accounts of one spring, weighed in a run in which it is healthy. */
+  Accounts accounts(int spring, SetRun run) {
+    int p = patternOf[spring];
+    FaultBank bank =
+        banks.computeIfAbsent(p, k -> new FaultBank(patterns.get(k), data.tests(), spreads));
+    return new Accounts(bank, columnOf[spring], data.tracks().get(spring), run);
   }
 
   SetData data() {

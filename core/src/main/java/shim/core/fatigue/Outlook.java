@@ -1,7 +1,6 @@
 package shim.core.fatigue;
 
 import java.util.Arrays;
-import shim.core.stats.Normal;
 
 /**
  * One spring's belief carried on in hours: its loss since the baseline and its load, each normal.
@@ -14,15 +13,18 @@ final class Outlook {
   private static final int OWN = 3;
 
   /** One event is harder on springs than another: s.d. of an hour's loss, ln. */
-  private static final double EVENTS = 0.001;
+  private static final double EVENTS = 0.0007;
 
-  private final Belief x = new Belief(1, OWN + OwnPath.STATES);
+  private final Belief x;
   private final OwnPath path;
   private final double fromHours;
 
+  private final int columns;
+
   /**
    * @param own columns of the springs, then of the shared unknowns
-   * @param unknowns number of shared unknowns
+   * @param others further columns whose share is carried along
+   * @param explained what each of those would make of the shared unknowns
    */
   Outlook(
       OwnPath path,
@@ -30,31 +32,41 @@ final class Outlook {
       int springs,
       int column,
       Shared known,
-      int unknowns,
+      int[] others,
+      double[][] explained,
       double lastHours) {
     this.path = path;
-    double[][] on = dependence(own, springs, unknowns);
-    for (int i = 0; i < on.length; i++) {
-      double mean = i < OWN ? 0 : own.mean(column, i - OWN);
-      for (int k = 0; k < unknowns; k++) {
-        mean += on[i][k] * known.mean(k);
-      }
-      x.reset(i, mean, 0);
-    }
+    columns = 1 + others.length;
+    x = new Belief(columns, OWN + OwnPath.STATES);
+    double[] means = known.means();
+    double[][] on = dependence(own, springs, means.length);
     double[][] spread = Arrays.stream(on).map(known::spread).toArray(double[][]::new);
+    for (int i = 0; i < on.length; i++) {
+      x.reset(i, 0, 0);
+      x.mean(0, i, (i < OWN ? 0 : own.mean(column, i - OWN)) + dot(on[i], means));
+      for (int c = 0; c < others.length; c++) {
+        double direct = i < OWN ? 0 : own.mean(others[c], i - OWN);
+        x.mean(1 + c, i, direct + dot(on[i], explained[c]));
+      }
+    }
     for (int i = 0; i < on.length; i++) {
       for (int j = 0; j <= i; j++) {
         double cov = j < OWN ? 0 : own.cov(i - OWN, j - OWN);
-        for (int k = 0; k < unknowns; k++) {
-          cov += spread[i][k] * on[j][k];
-        }
-        x.noise(i, j, cov);
+        x.noise(i, j, cov + dot(spread[i], on[j]));
       }
     }
     fromHours = Math.max(lastHours, Settling.BASELINE_HOURS);
     if (lastHours < Settling.BASELINE_HOURS) {
       bedIn(Settling.BASELINE_HOURS - lastHours);
     }
+  }
+
+  private static double dot(double[] a, double[] b) {
+    double sum = 0;
+    for (int k = 0; k < a.length; k++) {
+      sum += a[k] * b[k];
+    }
+    return sum;
   }
 
   /** How each state hangs on the shared unknowns: one to one, or through what was read. */
@@ -72,37 +84,46 @@ final class Outlook {
   }
 
   private void bedIn(double dt) {
-    x.add(OWN + OwnPath.PATH, OWN + OwnPath.RATE, path.carried(dt));
+    x.add(OWN + OwnPath.PATH, OWN + OwnPath.RATE, dt);
     x.noise(OWN + OwnPath.PATH, OWN + OwnPath.PATH, path.wandering(dt));
     x.same(OWN + OwnPath.BASELINE, OWN + OwnPath.PATH);
   }
 
+  /**
+   * A figure at some hours.
+   *
+   * @param shifts what one unit of each further column would put into its mean; the first is zero
+   */
+  record Ahead(double mean, double variance, double[] shifts) {}
+
   /** Minus ln(1 − loss) at some hours of the spring, from the baseline on. */
-  Normal lossLn(double hours) {
+  Ahead lossLn(double hours) {
     double ahead = Math.max(0, hours - fromHours);
     double settled = Settling.of(hours) - Settling.of(Settling.BASELINE_HOURS);
     int[] at = {
       A, W, OWN + OwnPath.SETTLING, OWN + OwnPath.PATH, OWN + OwnPath.RATE, OWN + OwnPath.BASELINE
     };
-    double[] factor = {
-      settled, hours - Settling.BASELINE_HOURS, settled, 1, path.carried(ahead), -1
-    };
+    double[] factor = {settled, hours - Settling.BASELINE_HOURS, settled, 1, ahead, -1};
     return of(at, factor, ahead);
   }
 
   /** ln of load over nominal at some hours, from the baseline on. */
-  Normal loadLn(double hours) {
+  Ahead loadLn(double hours) {
     double ahead = Math.max(0, hours - fromHours);
     double settled = Settling.of(hours);
     int[] at = {
       BOX, A, W, OWN + OwnPath.LEVEL, OWN + OwnPath.SETTLING, OWN + OwnPath.PATH, OWN + OwnPath.RATE
     };
-    double[] factor = {1, -settled, -hours, 1, -settled, -1, -path.carried(ahead)};
+    double[] factor = {1, -settled, -hours, 1, -settled, -1, -ahead};
     return of(at, factor, ahead);
   }
 
-  private Normal of(int[] at, double[] factor, double ahead) {
+  private Ahead of(int[] at, double[] factor, double ahead) {
     double variance = x.variance(at, factor) + path.wandering(ahead) + EVENTS * EVENTS * ahead;
-    return new Normal(x.predicted(0, at, factor), Math.sqrt(Math.max(0, variance)));
+    double[] shifts = new double[columns];
+    for (int c = 1; c < columns; c++) {
+      shifts[c] = x.predicted(c, at, factor);
+    }
+    return new Ahead(x.predicted(0, at, factor), Math.max(0, variance), shifts);
   }
 }

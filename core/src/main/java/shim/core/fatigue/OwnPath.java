@@ -15,9 +15,6 @@ record OwnPath(Spreads spreads, PathKind kind) {
   /** How much springs of one box differ when new. */
   private static final double LEVEL_SD = 0.03;
 
-  private static final double STEP_SD = 0.15;
-  private static final double AFTER_STEP_SD = 0.05;
-
   /** Puts in what is believed of a new spring. */
   void begin(Belief x) {
     x.reset(LEVEL, 0, LEVEL_SD * LEVEL_SD);
@@ -43,33 +40,20 @@ record OwnPath(Spreads spreads, PathKind kind) {
     if (dt <= 0) {
       return;
     }
-    x.add(PATH, RATE, carried(dt));
-    x.scale(RATE, Math.exp(kind.growthPerHour() * dt));
-    double q = walkVariance() * Math.exp(kind.growthPerHour() * dt);
+    x.add(PATH, RATE, dt);
+    double q = walkVariance();
     x.noise(PATH, PATH, q * dt * dt * dt / 3);
     x.noise(PATH, RATE, q * dt * dt / 2);
     x.noise(RATE, RATE, q * dt);
   }
 
-  /** Loss that a rate of one an hour brings in so many hours. */
-  double carried(double dt) {
-    double growth = kind.growthPerHour();
-    return growth == 0 ? dt : Math.expm1(growth * dt) / growth;
-  }
-
   /** Variance of the path from the wandering of its rate alone. */
   double wandering(double dt) {
-    return walkVariance() * Math.exp(kind.growthPerHour() * dt) * dt * dt * dt / 3;
+    return walkVariance() * dt * dt * dt / 3;
   }
 
   /** Variance the rate gains an hour. */
   private double walkVariance() {
     return kind.kappa() * spreads.walk() * spreads.walk();
-  }
-
-  /** Something gave way since the last test: what it does from now on is open too. */
-  void step(Belief x) {
-    x.noise(PATH, PATH, STEP_SD * STEP_SD);
-    x.noise(RATE, RATE, AFTER_STEP_SD * AFTER_STEP_SD);
   }
 }

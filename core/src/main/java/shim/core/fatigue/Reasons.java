@@ -4,10 +4,17 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import shim.core.fatigue.Reason.Kind;
+import shim.core.unit.Figures;
 
 /** The rules of the verdict, each a reason with its figures. */
 final class Reasons {
-  private static final double SUDDEN = -3;
+  /** So likely a setting was wrong that it is read again before anything is concluded. */
+  private static final double DOUBTFUL = 0.2;
+
+  /** So likely that nothing is thrown away before it is read again. */
+  private static final double NOT_SURE = 0.02;
+
+  private static final double SURELY = 0.8;
   private static final double ODD = 3.5;
   private static final int ENOUGH_TESTS = 3;
 
@@ -42,6 +49,7 @@ final class Reasons {
     }
     life().ifPresent(all::add);
     sudden().ifPresent(all::add);
+    again().ifPresent(all::add);
     batch().ifPresent(all::add);
     ownWay().ifPresent(all::add);
     odd().ifPresent(all::add);
@@ -54,7 +62,7 @@ final class Reasons {
 
   private Verdict of(double atNext, double after) {
     if (atNext >= limits.changeAt()) {
-      return Verdict.CHANGE;
+      return held() ? Verdict.WATCH : Verdict.CHANGE;
     }
     boolean near = atNext >= limits.watchAt() || after >= limits.changeAt();
     return near ? Verdict.WATCH : Verdict.RUN;
@@ -106,15 +114,29 @@ final class Reasons {
             });
   }
 
+  /** No spring is thrown away on one setting that may have been wrong. */
+  private boolean held() {
+    return switch (facts.state()) {
+      case ONE -> facts.slipped() >= NOT_SURE && facts.underIfSlipped() < limits.changeAt();
+      case AGREED -> false;
+      case APART -> true;
+    };
+  }
+
   private Optional<Reason> sudden() {
-    if (facts.stepped()) {
-      return Optional.of(Reason.of(Kind.SUDDEN, Verdict.CHANGE));
-    }
-    double z = facts.surprise().orElse(0);
-    if (z >= SUDDEN) {
-      return Optional.empty();
-    }
-    return Optional.of(Reason.of(Kind.READ_AGAIN, Verdict.WATCH, -z));
+    return facts.fell() >= SURELY
+        ? Optional.of(Reason.of(Kind.SUDDEN, held() ? Verdict.WATCH : Verdict.CHANGE))
+        : Optional.empty();
+  }
+
+  /** Read it again: the setting may have been wrong, or the verdict hangs on it. */
+  private Optional<Reason> again() {
+    boolean hangs =
+        facts.fell() >= SURELY || Figures.atLeast(facts.underAtNext(), limits.changeAt());
+    boolean doubtful = facts.state() == Settings.State.ONE && facts.slipped() >= DOUBTFUL;
+    return doubtful || hangs && held() || facts.state() == Settings.State.APART
+        ? Optional.of(Reason.of(Kind.READ_AGAIN, Verdict.WATCH, -facts.surprise().orElse(0)))
+        : Optional.empty();
   }
 
   private Optional<Reason> batch() {

@@ -2,130 +2,74 @@ package shim.core.fatigue;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.IntStream;
-import shim.core.stats.Robust;
 
 /**
- * A set solved: for every spring, how likely each kind of path is, and its outlook under each. Two
- * sweeps over the springs; the spreads are fitted between them once there are tests enough.
+ * A set solved: for every spring, how likely each account of its readings is, and its outlook. A
+ * spring that has more likely than not left its set, and a setting that was more likely than not
+ * wrong, say little of the set and of the day; who that is is decided twice, and the spreads are
+ * fitted in between once there are tests enough.
  */
 final class SetFit {
-  private static final double SUDDEN = -3;
-  private static final int MOST_STEPS = 6;
-  private static final double NEGLIGIBLE = 1e-6;
   private static final int TESTS_FOR_SPREADS = 4;
+  private static final double MORE_LIKELY_THAN_NOT = 0.5;
 
-  private SetData data;
-  private Spreads spreads = Spreads.USUAL;
+  private final SetData data;
   private final PathKind[] kinds;
-  private final double[][] weights;
-  private final List<SetRun[]> runs = new ArrayList<>();
+  private final List<Accounts> accounts = new ArrayList<>();
   private final Map<Integer, Mix> mixes = new HashMap<>();
+  private Spreads spreads = Spreads.USUAL;
   private SetRun run;
 
   SetFit(SetData data) {
     this.data = data;
     kinds = new PathKind[data.tracks().size()];
     Arrays.fill(kinds, PathKind.WITH_SET);
-    weights = new double[kinds.length][];
     run = new SetRun(new Blocks(data, spreads), kinds);
+    weigh();
+    SetData trusted = decide();
     if (data.tests() >= TESTS_FOR_SPREADS) {
-      sweep(PathKind.WITH_SET, PathKind.OWN_WAY);
-      spreads = new SpreadFit(data, kinds).spreads();
+      spreads = new SpreadFit(trusted, kinds).spreads();
     }
-    findSteps();
-    run = new SetRun(new Blocks(this.data, spreads), kinds);
-    sweep(PathKind.values());
+    run = new SetRun(new Blocks(trusted, spreads), kinds);
+    weigh();
+    PathKind[] before = kinds.clone();
+    SetData again = decide();
+    if (!Arrays.equals(before, kinds) || !again.equals(trusted)) {
+      run = new SetRun(new Blocks(again, spreads), kinds);
+      weigh();
+    }
   }
 
-  /** Weighs each spring's kinds of path; who more likely than not leaves its set keeps that. */
-  private void sweep(PathKind... among) {
-    runs.clear();
+  private void weigh() {
+    accounts.clear();
     for (int i = 0; i < kinds.length; i++) {
-      SetRun[] with = new SetRun[PathKind.values().length];
-      double[] log = new double[with.length];
-      Arrays.fill(log, Double.NEGATIVE_INFINITY);
-      for (PathKind k : among) {
-        with[k.ordinal()] = k == kinds[i] || !read(i) ? run : run.with(i, k);
-        log[k.ordinal()] = Math.log(k.prior()) + with[k.ordinal()].logEvidence();
-      }
-      weights[i] = shares(log);
-      kinds[i] = likeliest(weights[i]);
-      run = with[kinds[i].ordinal()];
-      runs.add(with);
+      accounts.add(run.accounts(i));
     }
   }
 
-  private boolean read(int spring) {
-    return data.tracks().get(spring).count() > 0;
-  }
-
-  private static PathKind likeliest(double[] weights) {
-    if (weights[PathKind.WITH_SET.ordinal()] >= 0.5) {
-      return PathKind.WITH_SET;
-    }
-    return Arrays.stream(PathKind.values())
-        .filter(k -> k != PathKind.WITH_SET)
-        .max(Comparator.comparingDouble(k -> weights[k.ordinal()]))
-        .orElseThrow();
-  }
-
-  private static double[] shares(double[] log) {
-    double most = Arrays.stream(log).max().orElseThrow();
-    double[] w = Arrays.stream(log).map(l -> Math.exp(l - most)).toArray();
-    double sum = Arrays.stream(w).sum();
-    return Arrays.stream(w).map(v -> v / sum).toArray();
-  }
-
-  /** A reading far below all that was predicted, once its repeats agree, is a step. */
-  private void findSteps() {
-    int found = 0;
-    for (int t = 1; t < data.tests() && found < MOST_STEPS; t++) {
-      List<Integer> fallen = fallen(t);
-      if (fallen.isEmpty()) {
+  /** Who has left the set, and which settings are not to be trusted; the last one stays open. */
+  private SetData decide() {
+    List<Track> tracks = new ArrayList<>(data.tracks());
+    for (int i = 0; i < kinds.length; i++) {
+      Accounts of = accounts.get(i);
+      kinds[i] = PathKind.WITH_SET;
+      if (of.quiet()) {
         continue;
       }
-      SetRun then = new SetRun(new Blocks(data.upTo(t + 1), spreads), kinds);
-      for (int i : fallen) {
-        if (then.surprise(i) < SUDDEN) {
-          addStep(i, t);
-          found++;
+      if (of.failing() > MORE_LIKELY_THAN_NOT) {
+        kinds[i] = PathKind.OWN_WAY;
+      }
+      int[] seen = tracks.get(i).seenTests();
+      for (int k = 0; k < seen.length - 1; k++) {
+        if (of.slipped(seen[k]) > MORE_LIKELY_THAN_NOT) {
+          tracks.set(i, tracks.get(i).doubting(seen[k]));
         }
       }
     }
-  }
-
-  /** Springs whose confirmed reading fell against their set by more than repeats scatter. */
-  private List<Integer> fallen(int test) {
-    List<Double> moves = new ArrayList<>();
-    double[] move = new double[kinds.length];
-    Arrays.fill(move, Double.NaN);
-    for (int i = 0; i < move.length; i++) {
-      Track track = data.tracks().get(i);
-      int before = track.seenBefore(test);
-      if (track.seen(test) && before >= 0) {
-        move[i] = track.read()[test] - track.read()[before];
-        moves.add(move[i]);
-      }
-    }
-    double common = Robust.median(moves).orElse(0);
-    List<Integer> fallen = new ArrayList<>();
-    for (int i = 0; i < move.length; i++) {
-      if (data.tracks().get(i).sure()[test] && move[i] - common < SUDDEN * spreads.reading()) {
-        fallen.add(i);
-      }
-    }
-    return fallen;
-  }
-
-  private void addStep(int spring, int test) {
-    List<Track> tracks = new ArrayList<>(data.tracks());
-    tracks.set(spring, tracks.get(spring).withStep(test));
-    data = data.with(tracks);
+    return data.with(tracks);
   }
 
   Spreads spreads() {
@@ -136,22 +80,21 @@ final class SetFit {
     return run;
   }
 
+  /** The last reading of a spring against all else while it is taken as healthy, s.d. */
+  double surprise(int spring) {
+    return run.healthy(spring).surprise(spring);
+  }
+
+  Accounts accounts(int spring) {
+    return accounts.get(spring);
+  }
+
   /** Probability that a spring has left its set. */
   double ownWay(int spring) {
-    return 1 - weights[spring][PathKind.WITH_SET.ordinal()];
+    return accounts.get(spring).failing();
   }
 
-  /** Possibilities too unlikely to matter are left out. */
   Mix mix(int spring) {
-    return mixes.computeIfAbsent(spring, this::mixed);
-  }
-
-  private Mix mixed(int spring) {
-    double[] own = weights[spring];
-    int[] likely = IntStream.range(0, own.length).filter(k -> own[k] > NEGLIGIBLE).toArray();
-    double sum = Arrays.stream(likely).mapToDouble(k -> own[k]).sum();
-    return new Mix(
-        Arrays.stream(likely).mapToObj(k -> runs.get(spring)[k].outlook(spring)).toList(),
-        Arrays.stream(likely).mapToDouble(k -> own[k] / sum).toArray());
+    return mixes.computeIfAbsent(spring, i -> accounts.get(i).mix());
   }
 }

@@ -35,21 +35,34 @@ public record SetHistory(List<Member> springs, List<Test> tests) {
    * One spring's repeats in one test.
    *
    * @param hours the spring's own hours of running
-   * @param loadsLbf as the tester showed them, moved to the reference height
+   * @param settingsLbf as the tester showed them, moved to the reference height: one list a
+   *     setting, one more each time the spring was set up again
    */
-  public record Read(String spring, double hours, List<Double> loadsLbf) {
+  public record Read(String spring, double hours, List<List<Double>> settingsLbf) {
     public Read {
-      loadsLbf = List.copyOf(loadsLbf);
+      settingsLbf = settingsLbf.stream().map(List::copyOf).toList();
       if (!(hours >= 0) || Double.isInfinite(hours)) {
         throw new IllegalArgumentException("hours of running cannot be " + hours);
       }
-      if (loadsLbf.isEmpty() || loadsLbf.stream().anyMatch(l -> !(l > 0 && l < 1e6))) {
-        throw new IllegalArgumentException("a load of " + loadsLbf + " lbf cannot be");
+      if (settingsLbf.isEmpty()
+          || settingsLbf.stream()
+              .anyMatch(s -> s.isEmpty() || s.stream().anyMatch(l -> !(l > 0 && l < 1e6)))) {
+        throw new IllegalArgumentException("a load of " + settingsLbf + " lbf cannot be");
       }
     }
 
+    /** All of one setting. */
+    public static Read once(String spring, double hours, List<Double> loadsLbf) {
+      return new Read(spring, hours, List.of(loadsLbf));
+    }
+
+    /** All readings, whichever setting they are of. */
+    public List<Double> loadsLbf() {
+      return settingsLbf.stream().flatMap(List::stream).toList();
+    }
+
     public double meanLbf() {
-      return loadsLbf.stream().mapToDouble(l -> l).average().orElseThrow();
+      return loadsLbf().stream().mapToDouble(l -> l).average().orElseThrow();
     }
   }
 

@@ -11,8 +11,6 @@ import shim.core.unit.Known;
 /** Turns loads into the model's terms. */
 final class SetReader {
 
-  private static final int SURE = 3;
-
   private final SetHistory history;
   private final Map<String, Integer> index = new HashMap<>();
   private double withinSquares;
@@ -53,24 +51,22 @@ final class SetReader {
   private void take(Track track, int test, SetHistory.Read r, double usual, double common) {
     int before = track.seenBefore(test);
     double predicted = before < 0 ? Double.NaN : track.read()[before] + common;
-    List<Double> ln = ln(r, usual);
-    Repeats repeats = Repeats.of(ln, Spreads.USUAL.reading(), predicted);
+    Settings settings = Settings.of(ln(r, usual), Spreads.USUAL.reading(), predicted);
     track.hours()[test] = r.hours();
-    track.read()[test] = repeats.mean();
-    track.noise()[test] = repeats.noise();
-    track.repeats()[test] = ln.size();
-    track.sure()[test] = repeats.agree() && ln.size() >= SURE;
-    withinSquares += repeats.squares();
-    withinFree += repeats.free();
+    track.read()[test] = settings.mean();
+    track.noise()[test] = settings.noise();
+    track.repeats()[test] = r.loadsLbf().size();
+    track.settings()[test] = settings.count();
+    track.state()[test] = settings.state();
+    withinSquares += settings.squares();
+    withinFree += settings.free();
   }
 
-  private List<Double> ln(SetHistory.Read r, double usual) {
+  private List<List<Double>> ln(SetHistory.Read r, double usual) {
     double nominal = history.springs().get(Known.in(index, r.spring())).nominalLbf().orElse(usual);
-    List<Double> ln = new ArrayList<>(r.loadsLbf().size());
-    for (double load : r.loadsLbf()) {
-      ln.add(Math.log(load / nominal));
-    }
-    return ln;
+    return r.settingsLbf().stream()
+        .map(setting -> setting.stream().map(load -> Math.log(load / nominal)).toList())
+        .toList();
   }
 
   /** What the set as a whole moved since each spring was last read, tester and all. */
@@ -80,7 +76,8 @@ final class SetReader {
       Track track = tracks.get(Known.in(index, r.spring()));
       int before = track.seenBefore(test);
       if (before >= 0) {
-        moves.add(Robust.median(ln(r, usual)).orElseThrow() - track.read()[before]);
+        List<Double> all = ln(r, usual).stream().flatMap(List::stream).toList();
+        moves.add(Robust.median(all).orElseThrow() - track.read()[before]);
       }
     }
     return Robust.median(moves).orElse(0);

@@ -13,6 +13,7 @@ import shim.core.stats.Normal;
 final class SetRun {
   private final Blocks blocks;
   private final Blocks.Place[] places;
+  private final PathKind[] kinds;
   private final double[][] precision;
   private final double[] pull;
   private double misfit;
@@ -20,6 +21,7 @@ final class SetRun {
 
   SetRun(Blocks blocks, PathKind[] kinds) {
     this.blocks = blocks;
+    this.kinds = kinds.clone();
     places = new Blocks.Place[kinds.length];
     precision = blocks.priors().precision();
     pull = blocks.priors().pull();
@@ -33,6 +35,8 @@ final class SetRun {
   /** One spring put on another kind of path; all others stay. */
   private SetRun(SetRun from, int spring, PathKind kind) {
     blocks = from.blocks;
+    kinds = from.kinds.clone();
+    kinds[spring] = kind;
     places = from.places.clone();
     precision = new double[from.precision.length][];
     for (int i = 0; i < precision.length; i++) {
@@ -47,6 +51,16 @@ final class SetRun {
 
   SetRun with(int spring, PathKind kind) {
     return new SetRun(this, spring, kind);
+  }
+
+  /** The same run with one spring taken as healthy. */
+  SetRun healthy(int spring) {
+    return kinds[spring] == PathKind.WITH_SET ? this : with(spring, PathKind.WITH_SET);
+  }
+
+  /** All accounts of one spring's readings, weighed. */
+  Accounts accounts(int spring) {
+    return blocks.accounts(spring, healthy(spring));
   }
 
   private void give(int spring, int sign) {

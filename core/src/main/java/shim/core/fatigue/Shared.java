@@ -71,6 +71,11 @@ final class Shared {
     return mean[k];
   }
 
+  /** Means of all of them. */
+  double[] means() {
+    return mean.clone();
+  }
+
   /** A⁻¹ x: covariance of a sum of shared unknowns with each of them. */
   double[] spread(double[] x) {
     double[] y = forward(x);
@@ -82,6 +87,11 @@ final class Shared {
       }
     }
     return y;
+  }
+
+  /** L⁻¹ x, so that the product of two such vectors is xᵀ A⁻¹ y. */
+  double[] half(double[] x) {
+    return forward(x);
   }
 
   private double[] forward(double[] x) {

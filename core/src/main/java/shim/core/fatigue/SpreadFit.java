@@ -15,8 +15,8 @@ import org.hipparchus.optim.nonlinear.scalar.noderiv.BOBYQAOptimizer;
  */
 final class SpreadFit {
   private static final double PRIOR_SD = 0.7;
-  private static final int FITTED = 4;
-  private static final int EVALUATIONS = 24;
+  private static final int FITTED = 5;
+  private static final int EVALUATIONS = 30;
 
   /** So many tests tell four spreads well enough. */
   private static final int ENOUGH_TESTS = 30;
@@ -70,6 +70,7 @@ final class SpreadFit {
         s.walk() * Math.exp(PRIOR_SD * u[1]),
         s.setUp() * Math.exp(PRIOR_SD * u[2]),
         s.reading() * Math.exp(PRIOR_SD * u[3]),
+        s.setting() * Math.exp(PRIOR_SD * u[4]),
         s.tester(),
         s.settling());
   }

@@ -7,6 +7,7 @@ import shim.core.stats.Range;
  * What the reasons of one verdict are made from.
  *
  * @param underAtNext probability of being under a limit at the end of the next event
+ * @param underIfSlipped the same if the setting of its last reading was wrong
  */
 record SpringFacts(
     SetHistory history,
@@ -14,9 +15,13 @@ record SpringFacts(
     int spring,
     double underAtNext,
     double underAfter,
+    double underIfSlipped,
     OptionalDouble oddness,
     Range lossNow,
     Range lossAtNext) {
+  /** A fall that is told, ln. */
+  private static final double FALL = 0.04;
+
   int tests() {
     return track().count();
   }
@@ -27,17 +32,24 @@ record SpringFacts(
 
   /** Surprise of the last test; empty on a first reading or when not read then. */
   OptionalDouble surprise() {
-    double z = fit.run().surprise(spring);
+    double z = fit.surprise(spring);
     return tests() > 1 && !Double.isNaN(z) ? OptionalDouble.of(z) : OptionalDouble.empty();
   }
 
-  boolean stepped() {
-    for (boolean b : track().step()) {
-      if (b) {
-        return true;
-      }
-    }
-    return false;
+  /** How far the settings of its last reading confirm each other. */
+  Settings.State state() {
+    int[] seen = track().seenTests();
+    return seen.length == 0 ? Settings.State.AGREED : track().state()[seen[seen.length - 1]];
+  }
+
+  /** Probability that the setting of its last reading was wrong. */
+  double slipped() {
+    return fit.accounts(spring).lastSlipped();
+  }
+
+  /** Probability that it fell all at once by more than readings scatter. */
+  double fell() {
+    return fit.accounts(spring).fell(FALL);
   }
 
   double ownWay() {

@@ -63,8 +63,10 @@ public record SpringRecord(List<Spring> springs, List<Test> tests) {
    *
    * @param at name of the valve it was read at, for showing; empty on the bench
    * @param whole of the whole spring, not of one of its members
+   * @param again the spring was set up anew for it
    */
-  public record Load(String spring, String at, double heightIn, double loadLbf, boolean whole) {}
+  public record Load(
+      String spring, String at, double heightIn, double loadLbf, boolean whole, boolean again) {}
 
   public SpringRecord {
     springs = springs.stream().sorted(Comparator.comparing(Spring::mark)).toList();

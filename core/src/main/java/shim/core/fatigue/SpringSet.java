@@ -106,6 +106,7 @@ public final class SpringSet {
             i,
             under.applyAsDouble(end),
             under.applyAsDouble(s.hoursAfter(2)),
+            under(mix.ifSlipped(), i, limits, end),
             oddness(i),
             lossNow,
             lossAtNext);

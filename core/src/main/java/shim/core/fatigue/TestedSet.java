@@ -140,16 +140,27 @@ public record TestedSet(
   }
 
   private static Optional<SetHistory.Read> read(InTest t, Map<String, Double> latest) {
-    List<Double> loads =
-        t.readings().stream().filter(Moved::used).map(Moved::atReferenceLbf).toList();
-    if (loads.isEmpty()) {
+    List<List<Double>> settings = settings(t.readings().stream().filter(Moved::used).toList());
+    if (settings.isEmpty()) {
       return Optional.empty();
     }
     String spring = t.spring();
     // Hours typed a little less than last time are a slip of the pen, not time running back.
     double hours = Math.max(t.hours(), latest.getOrDefault(spring, 0.0));
     latest.put(spring, hours);
-    return Optional.of(new SetHistory.Read(spring, hours, loads));
+    return Optional.of(new SetHistory.Read(spring, hours, settings));
+  }
+
+  /** What was read in one go is one setting; each time it was set up again is one more. */
+  private static List<List<Double>> settings(List<Moved> used) {
+    List<List<Double>> settings = new ArrayList<>();
+    for (Moved m : used) {
+      if (settings.isEmpty() || m.load().again()) {
+        settings.add(new ArrayList<>());
+      }
+      settings.get(settings.size() - 1).add(m.atReferenceLbf());
+    }
+    return settings;
   }
 
   /** Those readings of a spring that are wanted, test by test, the last one last. */

@@ -11,11 +11,18 @@ import org.jspecify.annotations.Nullable;
  * @param read ln of the load at reference height over the nominal load, mean of the repeats
  * @param noise variance of that mean in units of one reading's
  * @param repeats number of readings
- * @param sure three readings or more that agree
- * @param step something gave way before this test
+ * @param state how far its settings confirm each other
+ * @param settings number of settings that count
+ * @param doubted its setting was wrong
  */
 record Track(
-    double[] hours, double[] read, double[] noise, int[] repeats, boolean[] sure, boolean[] step) {
+    double[] hours,
+    double[] read,
+    double[] noise,
+    int[] repeats,
+    Settings.State[] state,
+    int[] settings,
+    boolean[] doubted) {
   boolean seen(int test) {
     return !Double.isNaN(read[test]);
   }
@@ -48,10 +55,16 @@ record Track(
     return -1;
   }
 
-  Track withStep(int test) {
-    boolean[] steps = step.clone();
-    steps[test] = true;
-    return new Track(hours, read, noise, repeats, sure, steps);
+  /** Other readings with the same hours and care. */
+  Track reading(double[] others) {
+    return new Track(hours, others, noise, repeats, state, settings, doubted);
+  }
+
+  /** Its setting of one test was wrong: it says nothing. */
+  Track doubting(int test) {
+    boolean[] wrong = doubted.clone();
+    wrong[test] = true;
+    return new Track(hours, read, noise, repeats, state, settings, wrong);
   }
 
   /** Nothing known yet of so many tests. */
@@ -63,14 +76,15 @@ record Track(
         none,
         new double[tests],
         new int[tests],
-        new boolean[tests],
+        new Settings.State[tests],
+        new int[tests],
         new boolean[tests]);
   }
 
   /** As though all repeats agreed. */
   Track plain() {
     double[] plain = IntStream.of(repeats).mapToDouble(n -> n == 0 ? 0 : 1.0 / n).toArray();
-    return new Track(hours, read, plain, repeats, sure, step);
+    return new Track(hours, read, plain, repeats, state, settings, doubted);
   }
 
   Track upTo(int tests) {
@@ -87,11 +101,12 @@ record Track(
         Arrays.copyOfRange(read, from, to),
         Arrays.copyOfRange(noise, from, to),
         Arrays.copyOfRange(repeats, from, to),
-        Arrays.copyOfRange(sure, from, to),
-        Arrays.copyOfRange(step, from, to));
+        Arrays.copyOfRange(state, from, to),
+        Arrays.copyOfRange(settings, from, to),
+        Arrays.copyOfRange(doubted, from, to));
   }
 
-  /** Same hours, care and steps: such springs share their arithmetic. */
+  /** Same hours and care: such springs share their arithmetic. */
   boolean likeTo(Track other) {
     for (int t = 0; t < read.length; t++) {
       boolean both = seen(t) && other.seen(t);
@@ -99,7 +114,8 @@ record Track(
           || both
               && (hours[t] != other.hours[t]
                   || noise[t] != other.noise[t]
-                  || step[t] != other.step[t])) {
+                  || settings[t] != other.settings[t]
+                  || doubted[t] != other.doubted[t])) {
         return false;
       }
     }

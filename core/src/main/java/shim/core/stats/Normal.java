@@ -1,6 +1,6 @@
 package shim.core.stats;
 
-import org.hipparchus.special.Erf;
+import org.apache.commons.numbers.gamma.Erfc;
 
 /** A normal distribution. */
 public record Normal(double mean, double sd) {
@@ -17,6 +17,16 @@ public record Normal(double mean, double sd) {
     if (sd == 0) {
       return mean > value ? 1 : 0;
     }
-    return 0.5 * Erf.erfc((value - mean) / (sd * Math.sqrt(2)));
+    return 0.5 * Erfc.value((value - mean) / (sd * Math.sqrt(2)));
+  }
+
+  /** Probability that a standard normal lies below z. */
+  public static double below(double z) {
+    return 0.5 * Erfc.value(-z / Math.sqrt(2));
+  }
+
+  /** Density of a standard normal at z. */
+  public static double density(double z) {
+    return Math.exp(-z * z / 2) / Math.sqrt(2 * Math.PI);
   }
 }

@@ -99,19 +99,11 @@ class BeliefTest {
     path.run(x, 0, 0.7);
     path.run(x, 0.7, 2.3);
     path.run(x, 2.3, 5);
-    double q = 225 * s.walk() * s.walk();
+    double q = PathKind.OWN_WAY.kappa() * s.walk() * s.walk();
     double v = s.rate() * s.rate() * 25 + q * 125 / 3;
     assertThat(x.cov(OwnPath.PATH, OwnPath.PATH)).isCloseTo(v, within(1e-15));
     double withBaseline = s.rate() * s.rate() * 5 + q * (3 * 5 - 1) / 6;
     assertThat(x.cov(OwnPath.PATH, OwnPath.BASELINE)).isCloseTo(withBaseline, within(1e-15));
-  }
-
-  @Test
-  void aRunawayCarriesItsRateOnGrowing() {
-    OwnPath path = new OwnPath(Spreads.USUAL, PathKind.RUNNING_AWAY);
-    assertThat(path.carried(2)).isCloseTo((Math.exp(1.2) - 1) / 0.6, within(1e-12));
-    assertThat(new OwnPath(Spreads.USUAL, PathKind.OWN_WAY).carried(2)).isEqualTo(2);
-    assertThat(path.wandering(1)).isGreaterThan(0);
   }
 
   @Test

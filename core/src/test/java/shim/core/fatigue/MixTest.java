@@ -9,26 +9,39 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class MixTest {
   private static final double INFINITE = Double.POSITIVE_INFINITY;
 
-  private static Mix mixOf(int spring, double... weights) {
+  private static SetRun run() {
     SetData data = new SetReader(new Sets(4, 5).history()).read(SetPrior.USUAL);
     PathKind[] kinds = new PathKind[4];
     Arrays.fill(kinds, PathKind.WITH_SET);
-    SetRun set = new SetRun(new Blocks(data, Spreads.USUAL), kinds);
-    List<Outlook> outlooks =
-        List.of(set.outlook(spring), set.with(spring, PathKind.OWN_WAY).outlook(spring));
-    return new Mix(outlooks.subList(0, weights.length), weights);
+    return new SetRun(new Blocks(data, Spreads.USUAL), kinds);
+  }
+
+  /** Healthy, or failing ever faster since a given hour, with so much lost by now. */
+  private static Mix mixOf(int spring, double failing) {
+    Fault fault =
+        Fault.all(Sets.HOURS).stream()
+            .filter(f -> f.shape() == Fault.Shape.RUNNING_AWAY)
+            .reduce((a, b) -> b)
+            .orElseThrow();
+    return new Mix(
+        run().outlook(spring),
+        List.of(
+            new Possible(1 - failing, null, 0, 0, 0, 0, 0, 0, 0),
+            new Possible(failing, fault, 0, 0.02, 0.0001, 0, 0, 0, 0)),
+        0);
   }
 
   /** Far ahead too, where one of the paths may have run away. */
   @ParameterizedTest
   @ValueSource(doubles = {9, 20, 30, 60, 200})
   void aQuantileIsTheInverseOfItsProbability(double hours) {
-    Mix mix = mixOf(0, 0.6, 0.4);
+    Mix mix = mixOf(0, 0.04);
     for (double p : new double[] {0.1, 0.5, 0.9}) {
       double q = mix.lossQuantile(hours, p);
       assertThat(1 - mix.lossAbove(hours, q)).as("%s", p).isCloseTo(p, within(0.003));
@@ -37,15 +50,15 @@ class MixTest {
 
   @Test
   void aMixtureLiesBetweenItsParts() {
-    double set = mixOf(1, 1).lossAbove(12, 0.05);
-    double mixed = mixOf(1, 0.5, 0.5).lossAbove(12, 0.05);
+    double set = mixOf(1, 0).lossAbove(12, 0.05);
+    double mixed = mixOf(1, 0.5).lossAbove(12, 0.05);
     assertThat(mixed).isGreaterThan(set);
-    assertThat(mixOf(1, 0.5, 0.5).loadBelow(12, -0.2)).isBetween(0.0, 0.5);
+    assertThat(mixOf(1, 0.5).loadBelow(12, -0.2)).isBetween(0.0, 0.5);
   }
 
   @Test
   void theBaselineIsTheSameFromWhereverItIsSeen() {
-    Mix mix = mixOf(2, 0.7, 0.3);
+    Mix mix = mixOf(2, 0.3);
     assertThat(mix.baselineLn(8)).isCloseTo(mix.baselineLn(20), within(1e-9));
   }
 
@@ -72,27 +85,43 @@ class MixTest {
   @ParameterizedTest
   @ValueSource(doubles = {Double.NaN, -0.1, 1})
   void aSpreadLiesBetweenZeroAndOne(double v) {
-    assertThatThrownBy(() -> new Spreads(v, 0.1, 0.1, 0.1, 0.1, 0.1))
+    assertThatThrownBy(() -> new Spreads(v, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1))
         .isInstanceOf(IllegalArgumentException.class);
   }
 
   @Test
   void puttingASpringOnAnotherPathAndBackChangesNothing() {
-    SetData data = new SetReader(new Sets(4, 5).history()).read(SetPrior.USUAL);
+    SetRun run = run();
+    SetRun back = run.with(1, PathKind.OWN_WAY).with(1, PathKind.WITH_SET);
+    assertThat(back.logEvidence()).isCloseTo(run.logEvidence(), within(1e-6));
     PathKind[] kinds = new PathKind[4];
     Arrays.fill(kinds, PathKind.WITH_SET);
-    SetRun run = new SetRun(new Blocks(data, Spreads.USUAL), kinds);
-    SetRun back = run.with(1, PathKind.FAILING_FAST).with(1, PathKind.WITH_SET);
-    assertThat(back.logEvidence()).isCloseTo(run.logEvidence(), within(1e-6));
-    kinds[1] = PathKind.FAILING_FAST;
-    SetRun fresh = new SetRun(new Blocks(data, Spreads.USUAL), kinds);
-    assertThat(run.with(1, PathKind.FAILING_FAST).logEvidence())
+    kinds[1] = PathKind.OWN_WAY;
+    SetRun fresh = new SetRun(new Blocks(run.data(), Spreads.USUAL), kinds);
+    assertThat(run.with(1, PathKind.OWN_WAY).logEvidence())
         .isCloseTo(fresh.logEvidence(), within(1e-6));
   }
 
   @Test
-  void thePriorsOfThePathsAddUpToOne() {
-    assertThat(Arrays.stream(PathKind.values()).mapToDouble(PathKind::prior).sum())
-        .isCloseTo(1, within(1e-12));
+  void theSharesOfTheShapesAddUpToOne() {
+    double hours = 0.5;
+    double prior = Fault.all(new double[] {2, 2 + hours}).stream().mapToDouble(Fault::prior).sum();
+    assertThat(prior).isCloseTo(Fault.HAZARD * hours, within(1e-12));
+  }
+
+  /**
+   * Halfway from the last test to anywhere: what was lost by then is its size, and no less after.
+   */
+  @ParameterizedTest
+  @EnumSource(Fault.Shape.class)
+  void aFaultOnlyGrows(Fault.Shape shape) {
+    for (Fault f : Fault.all(Sets.HOURS)) {
+      if (f.shape() == shape) {
+        assertThat(f.lost(f.fromHours())).isZero();
+        assertThat(f.lost(7.7)).isCloseTo(1, within(1e-12));
+        assertThat(f.lost(9)).isGreaterThanOrEqualTo(1);
+        assertThat(f.lost(1e5)).isFinite();
+      }
+    }
   }
 }

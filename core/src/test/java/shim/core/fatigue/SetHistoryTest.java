@@ -29,10 +29,10 @@ class SetHistoryTest {
   void springsAndReadingsMustFitTogether() {
     assertThatThrownBy(() -> new SetHistory(List.of(member("a"), member("a")), List.of()))
         .hasMessage("spring a is listed twice");
-    SetHistory.Read b = new SetHistory.Read("b", 1, List.of(220.0));
+    SetHistory.Read b = SetHistory.Read.once("b", 1, List.of(220.0));
     assertThatThrownBy(() -> new SetHistory(List.of(member("a")), List.of(test(b))))
         .hasMessageContaining("unknown spring b");
-    SetHistory.Read a = new SetHistory.Read("a", 1, List.of(220.0));
+    SetHistory.Read a = SetHistory.Read.once("a", 1, List.of(220.0));
     assertThatThrownBy(() -> new SetHistory(List.of(member("a")), List.of(test(a, a))))
         .hasMessageContaining("twice in one test");
   }
@@ -40,14 +40,14 @@ class SetHistoryTest {
   @ParameterizedTest
   @ValueSource(doubles = {Double.NaN, Double.POSITIVE_INFINITY, -1, 0})
   void noLoadThatCannotBe(double load) {
-    assertThatThrownBy(() -> new SetHistory.Read("a", 1, List.of(load)))
+    assertThatThrownBy(() -> SetHistory.Read.once("a", 1, List.of(load)))
         .isInstanceOf(IllegalArgumentException.class);
   }
 
   @ParameterizedTest
   @ValueSource(doubles = {Double.NaN, Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY, -0.1})
   void noHoursThatCannotBe(double hours) {
-    assertThatThrownBy(() -> new SetHistory.Read("a", hours, List.of(220.0)))
+    assertThatThrownBy(() -> SetHistory.Read.once("a", hours, List.of(220.0)))
         .isInstanceOf(IllegalArgumentException.class);
     assertThatThrownBy(() -> new Situation("a", hours, List.of(1.0), false, Optional.empty()))
         .isInstanceOf(IllegalArgumentException.class);
@@ -105,7 +105,7 @@ class SetHistoryTest {
                             t.reads().stream()
                                 .map(
                                     r ->
-                                        new SetHistory.Read(
+                                        SetHistory.Read.once(
                                             r.spring(),
                                             r.hours(),
                                             r.loadsLbf().stream().map(l -> l * newton).toList()))
@@ -174,7 +174,7 @@ class SetHistoryTest {
                         t.reads().stream()
                             .map(
                                 r ->
-                                    new SetHistory.Read(
+                                    SetHistory.Read.once(
                                         r.spring(),
                                         r.hours(),
                                         r.loadsLbf().stream()

@@ -23,9 +23,16 @@ final class Sets {
   private final int springs;
   private final Random random;
   private Extra extra = (i, h) -> 0;
+  private Extra slip = (i, t) -> 0;
   private DoubleUnaryOperator gain = t -> 0;
   private boolean checked = true;
   private int repeats = 2;
+  private Again again = (i, t) -> List.of();
+
+  /** What further settings of a spring at a test read off its true load, ln. */
+  interface Again {
+    List<Double> offLn(int spring, int test);
+  }
 
   Sets(int springs, long seed) {
     this.springs = springs;
@@ -37,6 +44,12 @@ final class Sets {
     return this;
   }
 
+  /** What the first setting of a spring at a test, given as its number, reads off; ln. */
+  Sets slip(Extra slip) {
+    this.slip = slip;
+    return this;
+  }
+
   /** Tester gain of each test, ln. */
   Sets gain(DoubleUnaryOperator gain) {
     this.gain = gain;
@@ -45,6 +58,12 @@ final class Sets {
 
   Sets unchecked() {
     checked = false;
+    return this;
+  }
+
+  /** One more setting for each figure, read as often as the first. */
+  Sets again(Again again) {
+    this.again = again;
     return this;
   }
 
@@ -77,11 +96,10 @@ final class Sets {
     for (int i = 0; i < springs; i++) {
       double truth =
           Math.log(NEW_LBF) - 0.010 * Settling.of(hours) - 0.001 * hours - extra.lossLn(i, hours);
-      List<Double> loads = new ArrayList<>();
-      for (int r = 0; r < repeats; r++) {
-        loads.add(Math.exp(truth + g + 0.006 * random.nextGaussian()));
-      }
-      reads.add(new SetHistory.Read("s" + i, hours, loads));
+      List<List<Double>> settings =
+          new ArrayList<>(List.of(setting(truth + g + slip.lossLn(i, t))));
+      again.offLn(i, t).forEach(off -> settings.add(setting(truth + g + off)));
+      reads.add(new SetHistory.Read("s" + i, hours, settings));
     }
     List<TesterDay.Check> checks =
         List.of(
@@ -90,6 +108,12 @@ final class Sets {
                 NEW_LBF * Math.exp(g + 0.002 * random.nextGaussian()),
                 TesterDay.Side.START));
     return new SetHistory.Test(checked ? TesterDay.of(checks, NEW_LBF) : Optional.empty(), reads);
+  }
+
+  private List<Double> setting(double ln) {
+    return IntStream.range(0, repeats)
+        .mapToObj(r -> Math.exp(ln + 0.006 * random.nextGaussian()))
+        .toList();
   }
 
   static Situation now(int spring, double hours) {

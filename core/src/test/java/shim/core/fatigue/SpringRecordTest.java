@@ -28,7 +28,7 @@ class SpringRecordTest {
   }
 
   private static Load read(String spring, double lbf) {
-    return new Load(spring, "1I", 1.95, lbf, true);
+    return new Load(spring, "1I", 1.95, lbf, true, false);
   }
 
   private static SpringRecord.Test test(
@@ -105,9 +105,9 @@ class SpringRecordTest {
 
   @Test
   void whatDoesNotCountIsShownAndLeftOut() {
-    Load far = new Load("a", "", 1.80, 262, true);
-    Load near = new Load("a", "", 1.93, 225, true);
-    Load inner = new Load("a", "", 1.95, 70, false);
+    Load far = new Load("a", "", 1.80, 262, true, false);
+    Load near = new Load("a", "", 1.93, 225, true, false);
+    Load inner = new Load("a", "", 1.95, 70, false, false);
     SpringRecord record =
         new SpringRecord(
             List.of(spring("a", "dual", stay(V8, 0, 0))),

@@ -2,10 +2,14 @@ package shim.core.fatigue;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
 import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.MatrixUtils;
@@ -16,6 +20,7 @@ import org.hipparchus.stat.regression.SimpleRegression;
 import org.junit.jupiter.api.Test;
 import shim.core.stats.Normal;
 import shim.core.stats.Robust;
+import shim.core.unit.Known;
 
 /**
  * The arrow solution against one dense step over all readings: the covariance of everything read is
@@ -59,7 +64,7 @@ class SpringSetAgainstReferenceTest {
       c += 0.03 * 0.03 + S.settling() * S.settling() * lx * ly;
       c += path(x.hours, y.hours, kappa[x.spring]);
     }
-    return c + (x.equals(y) ? S.reading() * S.reading() * x.noise : 0);
+    return c + (x.equals(y) ? S.reading() * S.reading() * x.noise + S.setting() * S.setting() : 0);
   }
 
   private static double mean(Seen x, SetData data) {
@@ -99,7 +104,7 @@ class SpringSetAgainstReferenceTest {
     PathKind[] kinds = new PathKind[5];
     Arrays.fill(kinds, PathKind.WITH_SET);
     kinds[2] = PathKind.OWN_WAY;
-    double[] kappa = {1, 1, 225, 1, 1};
+    double[] kappa = {1, 1, PathKind.OWN_WAY.kappa(), 1, 1};
     SetRun run = new SetRun(new Blocks(data, S), kinds);
     List<Seen> all = seen(data);
     int n = all.size();
@@ -128,10 +133,10 @@ class SpringSetAgainstReferenceTest {
             PRIOR.settling() * (Settling.of(at) - Settling.of(1)) + PRIOR.wearPerHour() * (at - 1);
         double variance =
             lossVariance(spring, at, kappa) - with.dotProduct(lu.getSolver().solve(with));
-        Normal loss = run.outlook(spring).lossLn(at);
+        Outlook.Ahead loss = run.outlook(spring).lossLn(at);
         assertThat(loss.mean()).isCloseTo(prior + with.dotProduct(weighed), within(1e-9));
-        double events = 0.001 * 0.001 * (at - last);
-        assertThat(loss.sd() * loss.sd()).isCloseTo(variance + events, within(1e-9));
+        double events = 0.0007 * 0.0007 * (at - last);
+        assertThat(loss.variance()).isCloseTo(variance + events, within(1e-9));
       }
     }
   }
@@ -161,6 +166,149 @@ class SpringSetAgainstReferenceTest {
         assertThat(run.surprise(all.get(i).spring)).isCloseTo(z, within(1e-6));
       }
     }
+  }
+
+  /** Every reading of a set in one dense normal distribution, all springs healthy. */
+  private record Dense(List<Seen> all, RealMatrix inverse, RealVector rest, double log) {
+    static Dense of(SetData data, int slipped, int at) {
+      List<Seen> all = seen(data);
+      double[] kappa = new double[data.tracks().size()];
+      Arrays.fill(kappa, 1);
+      int n = all.size();
+      RealMatrix c = MatrixUtils.createRealMatrix(n, n);
+      RealVector r = MatrixUtils.createRealVector(new double[n]);
+      for (int i = 0; i < n; i++) {
+        r.setEntry(i, all.get(i).read - mean(all.get(i), data));
+        for (int j = 0; j < n; j++) {
+          c.setEntry(i, j, cov(all.get(i), all.get(j), data, kappa));
+        }
+        if (all.get(i).spring == slipped && all.get(i).test == at) {
+          c.addToEntry(i, i, Spreads.SLIP * Spreads.SLIP);
+        }
+      }
+      LUDecomposition lu = new LUDecomposition(c);
+      return new Dense(all, lu.getSolver().getInverse(), r, Math.log(lu.getDeterminant()));
+    }
+
+    /** What is left of the readings once a fault of one spring is taken out. */
+    RealVector without(int spring, Fault fault, double size) {
+      RealVector left = rest.copy();
+      for (int i = 0; i < all.size(); i++) {
+        if (all.get(i).spring == spring) {
+          left.addToEntry(i, size * fault.lost(all.get(i).hours));
+        }
+      }
+      return left;
+    }
+
+    double logLikelihood(RealVector left) {
+      return -0.5 * (log + left.dotProduct(inverse.operate(left)));
+    }
+  }
+
+  /** Chance of a fault of one size, integrated over its half-normal size in small steps. */
+  private static double integrated(Dense dense, int spring, Fault fault, double healthy) {
+    double sum = 0;
+    for (double[] size : fault.sizes()) {
+      int steps = 4000;
+      double step = 6 * size[0] / steps;
+      for (int k = 0; k < steps; k++) {
+        double a = (k + 0.5) * step;
+        double density = 2 / size[0] * Normal.density(a / size[0]);
+        double log = dense.logLikelihood(dense.without(spring, fault, a)) - healthy;
+        sum += size[1] * step * density * Math.exp(log);
+      }
+    }
+    return sum;
+  }
+
+  @Test
+  void anAccountWeighsWhatTheDenseSolutionSays() {
+    int spring = 2;
+    SetData data =
+        new SetReader(new Sets(4, 3).extra((i, h) -> i == 2 && h > 5 ? 0.024 : 0).history())
+            .read(PRIOR);
+    PathKind[] kinds = new PathKind[4];
+    Arrays.fill(kinds, PathKind.WITH_SET);
+    List<Possible> likely = new SetRun(new Blocks(data, S), kinds).accounts(spring).likely();
+    Possible healthy =
+        likely.stream()
+            .filter(p -> p.fault() == null && p.slipColumn() < 0)
+            .findAny()
+            .orElseThrow();
+    double noFault = 1 - Fault.all(Sets.HOURS).stream().mapToDouble(Fault::prior).sum();
+    Dense right = Dense.of(data, -1, -1);
+    double base = right.logLikelihood(right.rest);
+    int last = data.tests() - 1;
+    Dense wrong = Dense.of(data, spring, last);
+    Possible slip =
+        likely.stream()
+            .filter(p -> p.fault() == null && p.slipColumn() == last)
+            .findAny()
+            .orElseThrow();
+    double slips = 3 * 0.01;
+    assertThat(slip.weight() / healthy.weight())
+        .isCloseTo(
+            0.01 / (1 - slips) * Math.exp(wrong.logLikelihood(wrong.rest) - base),
+            withinPercentage(0.01));
+    // Spreads of a size that weigh next to nothing are left out: faults that have all of theirs.
+    Map<Fault, List<Possible>> byFault =
+        likely.stream()
+            .filter(p -> p.fault() != null && p.slipColumn() < 0)
+            .collect(Collectors.groupingBy(p -> Objects.requireNonNull(p.fault())));
+    List<Fault> faults =
+        byFault.keySet().stream()
+            .filter(f -> Known.in(byFault, f).size() == f.sizes().length)
+            .limit(3)
+            .toList();
+    assertThat(faults).hasSize(3);
+    for (Fault f : faults) {
+      double weight = Known.in(byFault, f).stream().mapToDouble(Possible::weight).sum();
+      double ratio = f.prior() / noFault * integrated(right, spring, f, base);
+      assertThat(weight / healthy.weight()).as("%s", f).isCloseTo(ratio, withinPercentage(0.1));
+    }
+  }
+
+  /** With a fault of known size, loss is the dense one of what is left, and the fault's cost. */
+  @Test
+  void theOutlookOfAnAccountIsTheDenseOneWithItsFaultTakenOut() {
+    int spring = 1;
+    double size = 0.03;
+    SetData data =
+        new SetReader(new Sets(4, 3).extra((i, h) -> i == 1 && h > 5 ? 0.03 : 0).history())
+            .read(PRIOR);
+    PathKind[] kinds = new PathKind[4];
+    Arrays.fill(kinds, PathKind.WITH_SET);
+    Accounts accounts = new SetRun(new Blocks(data, S), kinds).accounts(spring);
+    Possible some =
+        accounts.likely().stream()
+            .filter(p -> p.fault() != null && p.slipColumn() < 0)
+            .findFirst()
+            .orElseThrow();
+    Fault fault = some.fault();
+    Mix mix = accounts.mix();
+    int at = accounts.likely().indexOf(some);
+    Possible placed = mix.accounts().get(at);
+    Mix known =
+        new Mix(
+            mix.outlook(),
+            List.of(new Possible(1, fault, placed.column(), size, 0, 0, 0, 0, 0)),
+            0);
+    Dense dense = Dense.of(data, -1, -1);
+    double ahead = 9;
+    RealVector with = MatrixUtils.createRealVector(new double[dense.all.size()]);
+    double[] kappa = {1, 1, 1, 1};
+    for (int i = 0; i < dense.all.size(); i++) {
+      with.setEntry(i, withLoss(dense.all.get(i), spring, ahead, kappa));
+    }
+    double prior =
+        PRIOR.settling() * (Settling.of(ahead) - Settling.of(1))
+            + PRIOR.wearPerHour() * (ahead - 1);
+    double loss =
+        prior
+            + with.dotProduct(dense.inverse.operate(dense.without(spring, fault, size)))
+            + size * (fault.lost(ahead) - fault.lost(1));
+    assertThat(known.meanLossLn(ahead)).isCloseTo(loss, within(1e-9));
   }
 
   @Test

@@ -91,9 +91,10 @@ class SpringSetTest {
     double before = Double.POSITIVE_INFINITY;
     for (int tests = 1; tests <= history.tests().size(); tests++) {
       SetData data = new SetReader(history.upTo(tests)).read(SetPrior.USUAL);
-      double sd = new SetRun(new Blocks(data, Spreads.USUAL), kinds).outlook(0).lossLn(12).sd();
-      assertThat(sd).isLessThan(before);
-      before = sd;
+      double variance =
+          new SetRun(new Blocks(data, Spreads.USUAL), kinds).outlook(0).lossLn(12).variance();
+      assertThat(variance).isLessThan(before);
+      before = variance;
     }
   }
 
@@ -133,11 +134,13 @@ class SpringSetTest {
     assertThat(kinds(once)).contains(Reason.Kind.READ_AGAIN).doesNotContain(Reason.Kind.SUDDEN);
     assertThat(once.surprise().orElseThrow()).isLessThan(-3);
     assertThat(once.verdict()).isNotEqualTo(Verdict.RUN);
-    SpringOutlook thrice = judge(new Sets(16, 5).extra(broken).repeats(3).history(), 7);
+    Sets confirmed =
+        new Sets(16, 5).extra(broken).again((i, t) -> i == 7 ? List.of(0.0) : List.of());
+    SetHistory read = confirmed.history();
+    SpringOutlook thrice = judge(read, 7);
     assertThat(kinds(thrice)).contains(Reason.Kind.SUDDEN);
     assertThat(thrice.verdict()).isEqualTo(Verdict.CHANGE);
-    assertThat(judge(new Sets(16, 5).extra(broken).repeats(3).history(), 8).verdict())
-        .isEqualTo(Verdict.RUN);
+    assertThat(judge(read, 8).verdict()).isEqualTo(Verdict.RUN);
   }
 
   @Test
@@ -202,11 +205,11 @@ class SpringSetTest {
 
   @Test
   void whatCannotBeIsRefusedWithItsFigure() {
-    assertThatThrownBy(() -> new SetHistory.Read("s", 1, List.of(Double.NaN)))
+    assertThatThrownBy(() -> SetHistory.Read.once("s", 1, List.of(Double.NaN)))
         .hasMessageContaining("NaN");
-    assertThatThrownBy(() -> new SetHistory.Read("s", Double.NaN, List.of(200.0)))
+    assertThatThrownBy(() -> SetHistory.Read.once("s", Double.NaN, List.of(200.0)))
         .hasMessageContaining("hours");
-    assertThatThrownBy(() -> new SetHistory.Read("s", 1, List.of(Double.POSITIVE_INFINITY)))
+    assertThatThrownBy(() -> SetHistory.Read.once("s", 1, List.of(Double.POSITIVE_INFINITY)))
         .hasMessageContaining("Infinity");
     assertThatThrownBy(() -> new Sets(2, 1).history(2, 1))
         .hasMessageContaining("spring s0 has 1.00 h in a test after one at 2.00 h");

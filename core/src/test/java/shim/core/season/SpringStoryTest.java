@@ -64,7 +64,7 @@ class SpringStoryTest {
           new SetHistory.Test(
               TesterDay.of(checks, 215),
               done.valves().stream()
-                  .map(v -> new SetHistory.Read(v.position().toString(), hours, v.loadsLbf()))
+                  .map(v -> SetHistory.Read.once(v.position().toString(), hours, v.loadsLbf()))
                   .toList()));
     }
     return new SetHistory(
