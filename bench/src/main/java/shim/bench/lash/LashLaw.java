@@ -18,6 +18,7 @@ package shim.bench.lash;
  * @param own standard deviation of the valves' own healthy rates
  * @param slipShare share of valves whose jam nut slips once
  * @param speedsUp faults begin slowly and speed up
+ * @param atOnce faults of a season that has any
  */
 record LashLaw(
     String words,
@@ -35,7 +36,8 @@ record LashLaw(
     double exhaustsClosePerHour,
     double own,
     double slipShare,
-    boolean speedsUp) {
+    boolean speedsUp,
+    int atOnce) {
 
   static java.util.List<LashLaw> all() {
     return java.util.List.of(
@@ -55,7 +57,8 @@ record LashLaw(
             0,
             0.03,
             0,
-            false),
+            false,
+            1),
         new LashLaw(
             "V8, three hands, cooling, uneven running, half leaves",
             2,
@@ -72,7 +75,8 @@ record LashLaw(
             0.05,
             0.05,
             0,
-            false),
+            false,
+            1),
         new LashLaw(
             "six, long-tailed feel, nuts slipping, exhaust seats sinking",
             1,
@@ -89,7 +93,8 @@ record LashLaw(
             0.08,
             0.04,
             0.03,
-            false),
+            false,
+            1),
         new LashLaw(
             "V8, hot and cold, two hands, cooling, all exhaust seats sinking",
             2,
@@ -106,7 +111,8 @@ record LashLaw(
             0.1,
             0.05,
             0.02,
-            false),
+            false,
+            1),
         new LashLaw(
             "four, long-tailed feel, uneven running, nuts slipping",
             1,
@@ -123,7 +129,8 @@ record LashLaw(
             0.05,
             0.06,
             0.05,
-            false),
+            false,
+            1),
         new LashLaw(
             "six, faults that speed up, hot and cold, half leaves",
             1,
@@ -140,6 +147,43 @@ record LashLaw(
             0.05,
             0.05,
             0.02,
-            true));
+            true,
+            1),
+        new LashLaw(
+            "V8, two valves at once, half leaves, two hands, cooling",
+            2,
+            4,
+            12,
+            1.2,
+            0,
+            false,
+            0.6,
+            0.5,
+            1.0,
+            new double[] {0.8, -0.8},
+            1.2,
+            0,
+            0.05,
+            0.02,
+            false,
+            2),
+        new LashLaw(
+            "V8, exhaust seats sinking fast, long-tailed feel, cooling, nuts slipping",
+            2,
+            4,
+            12,
+            1.2,
+            0,
+            true,
+            0.5,
+            1,
+            0.8,
+            new double[] {0.5, -0.5},
+            1.0,
+            0.2,
+            0.05,
+            0.04,
+            false,
+            1));
   }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -41,7 +42,7 @@ final class LashSeasonRun {
 
   final Layout layout;
   final List<Sheet> sheets = new ArrayList<>();
-  final @Nullable Fault fault;
+  final List<Fault> faults = new ArrayList<>();
   final Map<Position, Integer> slipRound = new HashMap<>();
   private final LashLaw law;
   private final Random random;
@@ -70,9 +71,13 @@ final class LashSeasonRun {
         slipRound.put(p, 2 + random.nextInt(law.rounds() - 2));
       }
     }
-    fault = random.nextDouble() < FAULTY ? fault(valves, season) : null;
-    if (fault != null) {
-      slipRound.remove(fault.position());
+    boolean faulty = random.nextDouble() < FAULTY;
+    while (faulty && faults.size() < law.atOnce()) {
+      Fault f = fault(valves, season);
+      if (faultAt(f.position()).isEmpty()) {
+        faults.add(f);
+        slipRound.remove(f.position());
+      }
     }
     double hours = 0;
     for (int n = 0; n < law.rounds(); n++) {
@@ -96,14 +101,17 @@ final class LashSeasonRun {
       if (p.kind() == ValveKind.EXHAUST) {
         moved -= law.exhaustsClosePerHour() * (to - from);
       }
-      if (fault != null && fault.position().equals(p)) {
-        moved += worn(fault, to) - worn(fault, from);
-      }
+      moved += faultAt(p).map(f -> worn(f, to) - worn(f, from)).orElse(0.0);
       if (slipRound.getOrDefault(p, -1) == n) {
         moved += (random.nextBoolean() ? 1 : -1) * (3 + 3 * random.nextDouble());
       }
       hot.merge(p, moved, Double::sum);
     }
+  }
+
+  /** What is wrong with a valve. */
+  Optional<Fault> faultAt(Position p) {
+    return faults.stream().filter(f -> f.position().equals(p)).findAny();
   }
 
   private double worn(Fault fault, double hours) {

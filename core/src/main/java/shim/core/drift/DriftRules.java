@@ -12,8 +12,9 @@ package shim.core.drift;
  * @param healthyThouPerHour spread of the healthy valves' own rates about their kind
  * @param smallestThouPerHour the smallest rate worth finding; twice and four times it are tried too
  * @param growthSpreadThou spread of the valves' own growth about their kind
- * @param watchAt cumulative sum, in log likelihood, from which a valve is watched
- * @param findingAt cumulative sum from which it is a finding
+ * @param watchAt weight of what speaks for a change, ln(1 + 1000 × odds), from which a valve is
+ *     watched: one to four
+ * @param findingAt the same from which it is a finding: even odds
  */
 public record DriftRules(
     double feelThou,
@@ -26,7 +27,7 @@ public record DriftRules(
     double watchAt,
     double findingAt) {
   public static final DriftRules USUAL =
-      new DriftRules(0.5, 8, 0.4, 0.15, 0.08, 0.5, 0.5, 5.5, 7.5);
+      new DriftRules(0.5, 8, 0.4, 0.15, 0.05, 0.5, 0.5, 5.5, 6.9);
 
   /** The same with another smallest rate, thou an hour. */
   public DriftRules smallest(double thouPerHour) {

@@ -65,9 +65,10 @@ public record ValveDrift(
    * @param sdThou standard deviation of that when nothing happens, thou
    * @param pathThou where it was read by then, all settings and the common part taken out, against
    *     its first reading
-   * @param up cumulative sum towards opening, log likelihood
-   * @param down cumulative sum towards closing
+   * @param up weight of what speaks for opening, ln(1 + 1000 × odds against "as it is")
+   * @param down the same for closing
    * @param stepped the same for one step either way, with no drift
+   * @param all the same for any change
    */
   public record Compared(
       String round,
@@ -77,9 +78,17 @@ public record ValveDrift(
       double pathThou,
       double up,
       double down,
-      double stepped) {}
+      double stepped,
+      double all) {
+    private static final double SCALE = 1000;
 
-  /** Engine hours of a begin: the likeliest, and all within two units of log likelihood. */
+    /** Odds on a scale that starts at zero; 6.9 is even. */
+    static double scale(double odds) {
+      return Math.log1p(SCALE * odds);
+    }
+  }
+
+  /** Engine hours of a begin: as likely before as after the middle, and the range of 80 %. */
   public record Begun(double lowHours, double likeliestHours, double highHours) {}
 
   public ValveDrift {
@@ -149,10 +158,8 @@ public record ValveDrift(
         moved);
   }
 
-  /** The greater of the two sums of a drift now. */
+  /** Weight of what speaks for any change now. */
   public double sum() {
-    return points.isEmpty()
-        ? 0
-        : Math.max(points.get(points.size() - 1).up(), points.get(points.size() - 1).down());
+    return points.isEmpty() ? 0 : points.get(points.size() - 1).all();
   }
 }

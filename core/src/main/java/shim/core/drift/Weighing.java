@@ -1,12 +1,15 @@
 package shim.core.drift;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.ToDoubleFunction;
+import java.util.function.Function;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import shim.core.drift.Odds.Candidate;
 import shim.core.drift.ValveDrift.Begun;
 import shim.core.drift.ValveDrift.Compared;
 import shim.core.drift.ValveDrift.Signal;
@@ -20,32 +23,21 @@ final class Weighing {
   /** Begins tried within one interval between readings. */
   private static final int BEGINS = 6;
 
-  /** Chance, before anything is read, that a valve drifts one way within the hours looked at. */
-  private static final double DRIFTS = 0.02;
+  /** Spreads of a faulty rate, thou an hour, and of a slip, thou. */
+  private static final double RATE_THOU_PER_HOUR = 2;
 
-  /** Chance that its adjuster slips one way. */
-  private static final double SLIPS = 0.01;
-
-  /** Spreads of a faulty rate, thou an hour: slow ones and fast ones, equally likely. */
-  private static final double[] RATES = {0.5, 2};
-
-  /** Spread of a slip, thou. */
   private static final double SLIP_THOU = 4;
 
-  /** Begins within this of the likeliest are all named, log likelihood. */
-  private static final double NAMED_WITHIN = 2;
-
-  /** One candidate: a change and what all readings say of it. */
-  private record Candidate(
-      boolean drift, double lowHours, double hours, double highHours, double prior, Evidence now) {}
+  /** Share of the odds outside each end of a range. */
+  private static final double OUTSIDE = 0.1;
 
   private final Position position;
   private final List<Track.Step> steps;
   private final List<String> rounds;
   private final DriftRules rules;
   private final List<Candidate> candidates = new ArrayList<>();
-  private final List<double[]> drifts = new ArrayList<>();
-  private final List<double[]> slips = new ArrayList<>();
+  private final Odds odds;
+  private final double[] own;
   private final double lastHours;
 
   Weighing(Position position, List<Track.Step> steps, List<String> rounds, DriftRules rules) {
@@ -54,41 +46,24 @@ final class Weighing {
     this.rounds = rounds;
     this.rules = rules;
     this.lastHours = steps.isEmpty() ? 0 : steps.get(steps.size() - 1).toHours();
-    double[] own = Evidence.drift(steps, Double.NEGATIVE_INFINITY);
-    double[] speaking = steps.stream().filter(s -> s.speaks()).mapToDouble(s -> hours(s)).toArray();
-    double all = java.util.Arrays.stream(speaking).sum();
+    own = Evidence.drift(steps, Double.NEGATIVE_INFINITY);
     for (int i = 0; i < steps.size(); i++) {
       Track.Step s = steps.get(i);
-      if (s.speaks() && all > 0) {
-        addDrifts(s, own, hours(s) / all);
-        addStep(s, i, own, 1.0 / speaking.length);
+      if (s.speaks() && s.toHours() > s.fromHours()) {
+        addDrifts(s);
+        candidates.add(new Candidate(false, s.fromHours(), s.toHours(), Evidence.step(steps, i)));
       }
     }
+    odds = new Odds(steps, candidates, rules);
   }
 
-  private static double hours(Track.Step s) {
-    return s.toHours() - s.fromHours();
-  }
-
-  private void addDrifts(Track.Step s, double[] own, double share) {
-    double width = hours(s) / BEGINS;
-    for (int k = 0; k < BEGINS && width > 0; k++) {
-      double at = s.fromHours() + k * width;
-      double[] signature = Evidence.drift(steps, at);
-      drifts.add(signature);
-      candidates.add(new Candidate(true, at, at, at, share / BEGINS, now(signature, own)));
+  private void addDrifts(Track.Step s) {
+    double width = (s.toHours() - s.fromHours()) / BEGINS;
+    for (int k = 0; k < BEGINS; k++) {
+      double from = s.fromHours() + k * width;
+      candidates.add(
+          new Candidate(true, from, from + width, Evidence.drift(steps, from + width / 2)));
     }
-  }
-
-  private void addStep(Track.Step s, int index, double[] own, double share) {
-    double[] signature = Evidence.step(steps, index);
-    slips.add(signature);
-    candidates.add(
-        new Candidate(false, s.fromHours(), s.toHours(), s.toHours(), share, now(signature, own)));
-  }
-
-  private Evidence now(double[] signature, double[] own) {
-    return Evidence.of(steps, signature, own, rules.healthyThouPerHour());
   }
 
   ValveDrift result() {
@@ -106,12 +81,11 @@ final class Weighing {
     if (points.isEmpty()) {
       return Strength.UNKNOWN;
     }
-    Compared now = points.get(points.size() - 1);
-    double drift = Math.max(now.up(), now.down());
-    if (Math.max(drift, now.stepped()) >= rules.findingAt()) {
+    double now = points.get(points.size() - 1).all();
+    if (now >= rules.findingAt()) {
       return Strength.FINDING;
     }
-    return drift >= rules.watchAt() ? Strength.WATCH : Strength.STEADY;
+    return now >= rules.watchAt() ? Strength.WATCH : Strength.STEADY;
   }
 
   private static Signal likeliest(Map<Signal, Double> probability) {
@@ -124,7 +98,6 @@ final class Weighing {
 
   private List<Compared> points() {
     List<Compared> result = new ArrayList<>();
-    Sums sums = new Sums(steps, drifts, slips, rules);
     for (int i = 0; i < steps.size(); i++) {
       Track.Step s = steps.get(i);
       if (s.speaks()) {
@@ -135,48 +108,24 @@ final class Weighing {
                 s.surprise(),
                 Math.sqrt(s.variance()),
                 s.stands() - steps.get(0).stands(),
-                sums.up(i),
-                sums.down(i),
-                sums.stepped(i)));
+                Compared.scale(odds.after(Signal.OPENING, i)),
+                Compared.scale(odds.after(Signal.CLOSING, i)),
+                Compared.scale(odds.after(Signal.STEP_OPEN, i) + odds.after(Signal.STEP_TIGHT, i)),
+                Compared.scale(odds.all(i))));
       }
     }
     return result;
   }
 
   private Map<Signal, Double> probabilities() {
-    Map<Signal, Double> logs = new EnumMap<>(Signal.class);
-    logs.put(Signal.STEADY, Math.log(1 - 2 * DRIFTS - 2 * SLIPS));
-    logs.put(Signal.OPENING, total(true, c -> drift(c, 1)) + Math.log(DRIFTS));
-    logs.put(Signal.CLOSING, total(true, c -> drift(c, -1)) + Math.log(DRIFTS));
-    logs.put(Signal.STEP_OPEN, total(false, c -> slip(c, 1)) + Math.log(SLIPS));
-    logs.put(Signal.STEP_TIGHT, total(false, c -> slip(c, -1)) + Math.log(SLIPS));
-    double top = logs.values().stream().mapToDouble(d -> d).max().orElse(0);
-    double sum = logs.values().stream().mapToDouble(d -> Math.exp(d - top)).sum();
-    logs.replaceAll((k, v) -> Math.exp(v - top) / sum);
-    return logs;
-  }
-
-  private double total(boolean drift, ToDoubleFunction<Candidate> log) {
-    double sum = 0;
-    double top =
-        candidates.stream().filter(c -> c.drift() == drift).mapToDouble(log).max().orElse(0);
-    for (Candidate c : candidates) {
-      if (c.drift() == drift) {
-        sum += c.prior() * Math.exp(log.applyAsDouble(c) - top);
-      }
+    Map<Signal, Double> probability = new EnumMap<>(Signal.class);
+    int last = steps.size() - 1;
+    double all = last < 0 ? 0 : odds.all(last);
+    for (Signal s : Signal.values()) {
+      double share = s == Signal.STEADY ? 1 : last < 0 ? 0 : odds.after(s, last);
+      probability.put(s, share / (1 + all));
     }
-    return candidates.isEmpty() ? 0 : top + Math.log(sum);
-  }
-
-  private static double drift(Candidate c, int direction) {
-    double slow = c.now().of(direction, RATES[0]);
-    double fast = c.now().of(direction, RATES[1]);
-    double top = Math.max(slow, fast);
-    return top + Math.log((Math.exp(slow - top) + Math.exp(fast - top)) / 2);
-  }
-
-  private static double slip(Candidate c, int direction) {
-    return c.now().of(direction, SLIP_THOU);
+    return probability;
   }
 
   /** A size with its begin. */
@@ -186,7 +135,6 @@ final class Weighing {
     if (steps.stream().noneMatch(Track.Step::speaks)) {
       return new Sized(null, null, Optional.empty());
     }
-    double[] own = Evidence.drift(steps, Double.NEGATIVE_INFINITY);
     double b = 0;
     double g = 1 / (rules.healthyThouPerHour() * rules.healthyThouPerHour());
     for (int i = 0; i < own.length; i++) {
@@ -198,51 +146,79 @@ final class Weighing {
   }
 
   private Sized changed(Signal signal) {
-    int direction = signal.opens() ? 1 : -1;
-    ToDoubleFunction<Candidate> log =
-        signal.steps() ? c -> slip(c, direction) : c -> drift(c, direction);
-    List<Candidate> kin = candidates.stream().filter(c -> c.drift() != signal.steps()).toList();
-    double top = kin.stream().mapToDouble(log).max().orElse(0);
-    Candidate best = kin.stream().max(java.util.Comparator.comparingDouble(log)).orElseThrow();
-    List<Candidate> named =
-        kin.stream().filter(c -> log.applyAsDouble(c) >= top - NAMED_WITHIN).toList();
-    Begun begun =
-        new Begun(
-            named.stream().mapToDouble(Candidate::lowHours).min().orElseThrow(),
-            best.hours(),
-            named.stream().mapToDouble(Candidate::highHours).max().orElseThrow());
-    double spread = signal.steps() ? SLIP_THOU : RATES[1];
-    Range size = mixed(kin, log, top, c -> size(c, spread));
+    double[] weights = odds.of(signal);
+    Range begins = begins(weights);
+    double spread = signal.steps() ? SLIP_THOU : RATE_THOU_PER_HOUR;
+    Range size = mixed(weights, c -> size(c, spread));
     Range moved =
         signal.steps()
             ? size
-            : mixed(kin, log, top, c -> times(size(c, spread), lastHours - c.hours()));
-    return new Sized(signal.steps() ? null : size, moved, Optional.of(begun));
+            : mixed(weights, c -> times(size(c, spread), lastHours - c.middleHours()));
+    return new Sized(
+        signal.steps() ? null : size,
+        moved,
+        Optional.of(new Begun(begins.low(), begins.mid(), begins.high())));
   }
 
-  private static Normal size(Candidate c, double spread) {
-    double precision = c.now().g() + 1 / (spread * spread);
-    return new Normal(c.now().b() / precision, 1 / Math.sqrt(precision));
+  /** Hours by which a tenth, half and nine tenths of the odds have begun. */
+  private Range begins(double[] weights) {
+    int[] order =
+        IntStream.range(0, weights.length)
+            .filter(c -> weights[c] > 0)
+            .boxed()
+            .sorted(
+                (a, b) ->
+                    Double.compare(candidates.get(a).fromHours(), candidates.get(b).fromHours()))
+            .mapToInt(c -> c)
+            .toArray();
+    double all = Arrays.stream(weights).sum();
+    return new Range(
+        begunBy(order, weights, OUTSIDE * all, 0),
+        begunBy(order, weights, all / 2, 0.5),
+        begunBy(order, weights, (1 - OUTSIDE) * all, 1));
+  }
+
+  /**
+   * Within a drift's hours its odds are spread evenly; of a step nothing is known but its interval.
+   *
+   * @param within where in that interval, 0 to 1
+   */
+  private double begunBy(int[] order, double[] weights, double wanted, double within) {
+    double sum = 0;
+    Candidate at = candidates.get(order[0]);
+    double share = within;
+    for (int c : order) {
+      if (sum >= wanted) {
+        break;
+      }
+      at = candidates.get(c);
+      share = at.drift() ? Math.min(1, (wanted - sum) / weights[c]) : within;
+      sum += weights[c];
+    }
+    return at.fromHours() + share * at.hours();
+  }
+
+  private Normal size(Candidate c, double spread) {
+    Evidence now = Evidence.of(steps, c.signature(), own, rules.healthyThouPerHour());
+    double precision = now.g() + 1 / (spread * spread);
+    return new Normal(now.b() / precision, 1 / Math.sqrt(precision));
   }
 
   private static Normal times(Normal n, double factor) {
     return new Normal(n.mean() * factor, n.sd() * factor);
   }
 
-  private static Range mixed(
-      List<Candidate> of,
-      ToDoubleFunction<Candidate> log,
-      double top,
-      java.util.function.Function<Candidate, Normal> size) {
+  private Range mixed(double[] weights, Function<Candidate, Normal> size) {
     double weight = 0;
     double mean = 0;
     double square = 0;
-    for (Candidate c : of) {
-      double w = c.prior() * Math.exp(log.applyAsDouble(c) - top);
-      Normal n = size.apply(c);
-      weight += w;
-      mean += w * n.mean();
-      square += w * (n.mean() * n.mean() + n.sd() * n.sd());
+    for (int c = 0; c < weights.length; c++) {
+      if (weights[c] > 0) {
+        Normal n = size.apply(candidates.get(c));
+        weight += weights[c];
+        mean += weights[c] * n.mean();
+        square += weights[c] * (n.mean() * n.mean() + n.sd() * n.sd());
+      }
     }
     double m = mean / weight;
     return new Normal(m, Math.sqrt(Math.max(0, square / weight - m * m))).eighty();

@@ -2,6 +2,7 @@ package shim.core.drift;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -14,7 +15,6 @@ import org.hipparchus.stat.regression.SimpleRegression;
 import org.junit.jupiter.api.Test;
 import shim.core.drift.LashDrift.RoundShift;
 import shim.core.engine.HeatState;
-import shim.core.stats.Cusum;
 
 /**
  * The filter and its evidence against the same model written out whole as one normal distribution
@@ -141,45 +141,48 @@ class DriftAgainstReferenceTest {
     assertThat(e.g()).isCloseTo(s.dotProduct(inverse.operate(s)), within(0.002 * (1 + e.g())));
   }
 
-  /** With normal scatter and every lash set anew, the sums are Page's. */
+  /** With normal scatter the odds are those of the normal distribution, own rate taken out. */
   @Test
-  void sumsOfReadingsThatOweEachOtherNothingArePagesRecursion() {
-    DriftRules normal = new DriftRules(0.5, 1e7, 0, 0, 1e-6, 0.5, 0.5, 5, 7);
-    Random random = new Random(9);
-    Track track = new Track(normal, 1, 1e-9);
-    List<Double> differences = new ArrayList<>();
-    double before = 16;
-    for (int n = 0; n < 12; n++) {
-      track.runTo(n);
-      double found = 16 + random.nextGaussian() + 0.4;
-      track.read(2 * n, new Track.Seen(found, WIDTH, 0), 0, 0);
-      if (n > 0) {
-        differences.add(found - before);
+  void withNormalScatterTheOddsAreTheEvidencesOwn() {
+    DriftRules normal = new DriftRules(0.5, 1e9, 0.4, 0.15, 0.08, 0.5, 0.5, 5.5, 6.9);
+    for (long seed = 1; seed <= 20; seed++) {
+      List<Track.Step> steps = track(story(new Random(seed))).steps();
+      double[] own = Evidence.drift(steps, Double.NEGATIVE_INFINITY);
+      int at = steps.size() - 1;
+      while (!steps.get(at).speaks()) {
+        at--;
       }
-      before = 16 + random.nextGaussian() * 0.5;
-      track.set(2 * n + 1, new Track.Seen(before, WIDTH, 0), 0);
-    }
-    double variance = 2 * (0.25 + WIDTH);
-    List<Track.Step> steps = track.steps();
-    List<double[]> begins = new ArrayList<>();
-    for (int n = 0; n < 12; n++) {
-      begins.add(Evidence.drift(steps, n));
-    }
-    Sums sums = new Sums(steps, begins, List.of(), normal);
-    Cusum page = Cusum.around(0, normal.smallestThouPerHour() / 2);
-    int at = 0;
-    int compared = 0;
-    for (int i = 0; i < steps.size(); i++) {
-      if (steps.get(i).speaks()) {
-        page = page.with(differences.get(at++));
-        double inLogs = normal.smallestThouPerHour() / variance;
-        // Two and four times the rate are tried as well: the sum may only be higher.
-        assertThat(sums.up(i)).isGreaterThanOrEqualTo(page.up() * inLogs - 1e-4);
-        compared += Math.abs(sums.up(i) - page.up() * inLogs) < 1e-4 ? 1 : 0;
+      List<Odds.Candidate> candidates =
+          List.of(
+              new Odds.Candidate(true, 2, 3, Evidence.drift(steps, 2.5)),
+              new Odds.Candidate(true, 4, 4.5, Evidence.drift(steps, 4.2)),
+              new Odds.Candidate(false, 5, 6, Evidence.step(steps, at)));
+      Odds odds = new Odds(steps, candidates, normal);
+      double opening = 0;
+      for (int c = 0; c < 2; c++) {
+        Odds.Candidate drift = candidates.get(c);
+        Evidence e = Evidence.of(steps, drift.signature(), own, 0.08);
+        double one = 0;
+        for (double rate : new double[] {0.5, 1, 2}) {
+          one += 0.0014 * drift.hours() / 3 * Math.exp(e.of(rate));
+        }
+        assertThat(odds.of(ValveDrift.Signal.OPENING)[c]).isCloseTo(one, withinPercentage(0.01));
+        opening += one;
       }
+      Evidence step = Evidence.of(steps, candidates.get(2).signature(), own, 0.08);
+      double tight = 0;
+      for (double thou : new double[] {3, 4.5, 6, 10}) {
+        tight += 0.0014 / 4 * Math.exp(step.of(-thou));
+      }
+      int last = steps.size() - 1;
+      assertThat(odds.after(ValveDrift.Signal.OPENING, last))
+          .isCloseTo(opening, withinPercentage(0.01));
+      assertThat(odds.after(ValveDrift.Signal.STEP_TIGHT, last))
+          .isCloseTo(tight, withinPercentage(0.01));
+      assertThat(odds.all(last)).isGreaterThan(0.999 * (opening + tight));
+      // Before the first begin nothing can have changed yet.
+      assertThat(odds.all(0)).isZero();
     }
-    assertThat(at).isEqualTo(11);
-    assertThat(compared).isPositive();
   }
 
   private static RoundShift shift(int n, double thou) {
