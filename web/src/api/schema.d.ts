@@ -4032,6 +4032,8 @@ export interface components {
             down: number;
             /** Format: double */
             stepped: number;
+            /** Format: double */
+            all: number;
         };
         DriftChance: {
             /** Format: double */
@@ -4056,6 +4058,7 @@ export interface components {
             trends: components["schemas"]["TrendView"][];
             hands: components["schemas"]["HandView"][];
             offRounds: components["schemas"]["OffRoundView"][];
+            nextReading?: components["schemas"]["WorthReading"];
             growthKnown: boolean;
             /** Format: double */
             scatter: number;
@@ -4063,6 +4066,15 @@ export interface components {
             watchAt: number;
             /** Format: double */
             findingAt: number;
+        };
+        LashOnPaper: {
+            lastRound: string;
+            /** Format: double */
+            lastThou: number;
+            /** Format: double */
+            foundThou: number;
+            /** Format: double */
+            movedThou: number;
         };
         OffRoundView: {
             round: string;
@@ -4124,7 +4136,16 @@ export interface components {
             begun?: number;
             /** Format: double */
             begunHigh?: number;
+            /** Format: double */
+            decides: number;
+            onPaper?: components["schemas"]["LashOnPaper"];
             points: components["schemas"]["Compared"][];
+        };
+        WorthReading: {
+            /** @description a valve, such as 3E or 3I1 */
+            position: string;
+            /** Format: double */
+            decides: number;
         };
         CrankSeen: {
             /** @enum {string} */
@@ -4211,6 +4232,21 @@ export interface components {
             underAfter: number;
             hoursLeft: components["schemas"]["HoursLeft"];
         };
+        OnPaper: {
+            /** Format: double */
+            firstHours: number;
+            /** Format: double */
+            firstLbf: number;
+            /** Format: double */
+            lastHours: number;
+            /** Format: double */
+            lastLbf: number;
+            /** Format: double */
+            lost: number;
+            /** Format: double */
+            lostCorrected: number;
+            change: boolean;
+        };
         SpringLife: {
             /** Format: uuid */
             springId: string;
@@ -4247,6 +4283,9 @@ export interface components {
             baselineLbf: number;
             /** Format: int32 */
             tests: number;
+            /** Format: double */
+            decides: number;
+            onPaper?: components["schemas"]["OnPaper"];
         };
         RoundTest: {
             /** Format: uuid */
@@ -4474,6 +4513,7 @@ export interface components {
             empty: string[];
             tests: components["schemas"]["TesterLine"][];
             advice?: components["schemas"]["SetAdvice"];
+            nextReading?: components["schemas"]["WorthReading"];
             /** Format: uuid */
             openTest?: string;
             rules: components["schemas"]["SpringRulesSheet"];

@@ -35,10 +35,16 @@ const SAYINGS: Record<string, Saying> = {
     `load ${f.load("nextLbf")} at the end of the next event, ${f.chance("chance")} chance of less than ${f.load("leastLbf")}`,
   "SPRING.LIFE": (f) =>
     `${f.hours("hours")} run of a life of ${f.hours("lifeHours")}; load does not predict a fracture`,
-  "SPRING.SUDDEN": () =>
-    "fell between two tests by more than readings scatter, and the second reading agreed: measure its height again, then pull it and look for a broken inner",
-  "SPRING.READ_AGAIN": (f) =>
-    `its last reading is ${f.plain("sd")} s.d. below what was predicted: read it again and measure its height before anything is concluded`,
+  "SPRING.SUDDEN": (f) =>
+    `fell by ${f.share("by")} all at once or since its test before, and has not come back: measure its height again, then pull it and look for a broken inner`,
+  "SPRING.READ_AGAIN": (f) => {
+    if (f.above0("apart"))
+      return "its settings do not agree: set it up once more, measure its height and read it";
+    const wrong = `${f.chance("wrong")} chance that its setting was wrong`;
+    return f.above0("waits")
+      ? `read it again before you change it: one setting alone says so (${wrong})`
+      : `its last reading is ${f.plain("sd")} s.d. off what was predicted (${wrong}): set it up and read it again`;
+  },
   "SPRING.BATCH": (f) =>
     `another spring of its batch broke at ${f.hours("brokeHours")}; this one has ${f.hours("hours")}`,
   "SPRING.OWN_WAY": (f) => `has left its set (${f.chance("chance")}): judged by its own readings alone`,
@@ -251,6 +257,15 @@ function figures(said: Said, unit: LashUnit): Figures {
 }
 
 /** A chance of one as percent; the ends are never claimed. */
+/** A reading that changes nothing ninety-nine times in a hundred. */
+const HARDLY = 0.01;
+
+/** What one more reading of something is worth. */
+export const worthText = (decides: number) =>
+  decides < HARDLY
+    ? "One more reading now would hardly change this verdict"
+    : `One more reading now has a ${chanceText(decides)} chance to change this verdict`;
+
 export const chanceText = (p: number | undefined) =>
   p === undefined ? "–" : p < 0.01 ? "under 1 %" : p > 0.99 ? "over 99 %" : `${Math.round(100 * p)} %`;
 

@@ -1,8 +1,8 @@
 import type { Schemas } from "../../api/client";
 import { MARKS, MarkIcon } from "../../plan/verdict";
 import { useSettings } from "../../shell/settings";
-import { percentText } from "../../units/load";
-import { chanceText, say } from "../../words/said";
+import { loadText, loadUnit, percentText } from "../../units/load";
+import { chanceText, say, worthText } from "../../words/said";
 import { hoursLeftText } from "./springFaces";
 
 /** The numbers of a verdict. */
@@ -36,12 +36,28 @@ export function Reasons({ said }: { said: Schemas["SpringSaid"] }) {
           </li>
         ))}
       </ul>
+      <OnPaper said={said} />
+      {said.outlook && <p className="text-muted">{worthText(said.decides)}</p>}
       {said.dueBefore && (
         <p className="font-semibold">
           {MARKS[said.verdict].word} before {said.dueBefore}
         </p>
       )}
     </div>
+  );
+}
+
+/** How paper would have it, beside what Shim says. */
+function OnPaper({ said: { onPaper } }: { said: Schemas["SpringSaid"] }) {
+  const { unit } = useSettings();
+  if (!onPaper) return null;
+  const load = (lbf: number) => `${loadText(lbf, unit)} ${loadUnit(unit)}`;
+  return (
+    <p className="text-muted">
+      On paper: {load(onPaper.firstLbf)} at {onPaper.firstHours.toFixed(1)} h, {load(onPaper.lastLbf)} at{" "}
+      {onPaper.lastHours.toFixed(1)} h: {percentText(onPaper.lost)} % lost,{" "}
+      {percentText(onPaper.lostCorrected)} % with the check spring: {onPaper.change ? "change" : "run"}
+    </p>
   );
 }
 

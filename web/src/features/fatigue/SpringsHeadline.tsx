@@ -1,5 +1,6 @@
 import { Link } from "@tanstack/react-router";
 import type { Schemas, Valve } from "../../api/client";
+import { NextReading } from "../../plan/NextReading";
 import { buttonClass } from "../../ui/Button";
 import { nth } from "../../ui/nth";
 import { adviceTexts } from "./words";
@@ -49,6 +50,9 @@ export function Headline({ engineId, known, onValve }: PartProps & { engineId: s
             <span className="num text-lg">{known.engineHours.toFixed(1)}</span> to{" "}
             <span className="num text-lg">{next.endHours.toFixed(1)}</span> engine hours
           </p>
+        </div>
+        <div className="basis-full">
+          <NextReading next={known.nextReading} onValve={onValve} />
         </div>
         <div className="flex flex-wrap gap-2">
           {known.openTest ? (

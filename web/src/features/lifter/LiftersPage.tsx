@@ -86,7 +86,7 @@ function LiftersView({ engine, known, drift }: ViewProps) {
           ) : (
             <>
               <SeenInRounds engineId={engine.id} part="ROCKER" />
-              <Headline engineId={engine.id} known={known} onValve={choose} />
+              <Headline engineId={engine.id} known={known} drift={drift} onValve={choose} />
               <Overview engine={engine} known={known} drift={drift} onValve={choose} />
             </>
           )}

@@ -1,5 +1,6 @@
 import { Link } from "@tanstack/react-router";
 import type { Schemas, Valve } from "../../api/client";
+import { NextReading } from "../../plan/NextReading";
 import { MARKS, MarkIcon } from "../../plan/verdict";
 import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
@@ -28,10 +29,11 @@ export function Legend({ shown }: { shown: LifterShown }) {
 interface HeadlineProps {
   engineId: string;
   known: Schemas["EngineLifters"];
+  drift: Schemas["LashDriftView"];
   onValve: (v: Valve) => void;
 }
 
-export function Headline({ engineId, known, onValve }: HeadlineProps) {
+export function Headline({ engineId, known, drift, onValve }: HeadlineProps) {
   const { unit } = useSettings();
   const worst = pressing(known.valves);
   return (
@@ -64,6 +66,7 @@ export function Headline({ engineId, known, onValve }: HeadlineProps) {
             </li>
           ))}
         </ul>
+        <NextReading next={drift.nextReading} onValve={onValve} />
       </div>
       <Link
         to="/engines/$id/inspect"

@@ -10,10 +10,10 @@ interface SumChartProps {
 const PAD = { l: 46, r: 14, t: 6, b: 6 };
 const HEIGHT = 84;
 
-/** Evidence added up round by round, towards opening and towards closing, with its two lines. */
+/** What speaks for a change after each round: any, and a drift open or closed, with its two lines. */
 export function SumChart({ drift, watchAt, findingAt }: SumChartProps) {
   const hours = drift.points.map((p) => p.engineHours);
-  const top = Math.max(findingAt * 1.25, ...drift.points.flatMap((p) => [p.up, p.down]));
+  const top = Math.max(findingAt * 1.25, ...drift.points.map((p) => p.all));
   const line = (of: (p: Schemas["Compared"]) => number, { x, y }: Field) =>
     pathOf(
       drift.points,
@@ -23,7 +23,7 @@ export function SumChart({ drift, watchAt, findingAt }: SumChartProps) {
   return (
     <>
       <Chart
-        label={`Evidence added up: ${drift.sum.toFixed(1)}; watched from ${watchAt}, a finding from ${findingAt}`}
+        label={`What speaks for a change: ${drift.sum.toFixed(1)}; watched from ${watchAt}, a finding from ${findingAt}`}
         height={HEIGHT}
         pad={PAD}
         x={[0, Math.max(1, ...hours)]}
@@ -35,12 +35,22 @@ export function SumChart({ drift, watchAt, findingAt }: SumChartProps) {
             <Level field={field} at={watchAt} colour="var(--wide)" words="watch" under />
             <Level field={field} at={findingAt} colour="var(--tight)" words="finding" />
             <Level field={field} at={0} colour="var(--hair)" dashes="" strokeWidth={1} />
-            <path d={line((p) => p.down, field)} fill="none" stroke="var(--muted)" strokeWidth={1.8} />
-            <path d={line((p) => p.up, field)} fill="none" stroke="var(--ink)" strokeWidth={2.2} />
+            <path d={line((p) => p.down, field)} fill="none" stroke="var(--muted)" strokeWidth={1.4} />
+            <path
+              d={line((p) => p.up, field)}
+              fill="none"
+              stroke="var(--muted)"
+              strokeWidth={1.4}
+              strokeDasharray="5 4"
+            />
+            <path d={line((p) => p.all, field)} fill="none" stroke="var(--ink)" strokeWidth={2.4} />
           </>
         )}
       </Chart>
-      <p className="text-sm text-muted">Evidence added up: opening (strong line), closing (faint line)</p>
+      <p className="text-sm text-muted">
+        What speaks for a change: any (strong), opening (dashed), closing (faint); a finding where it is more
+        likely than not
+      </p>
     </>
   );
 }

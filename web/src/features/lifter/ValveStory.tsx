@@ -13,6 +13,7 @@ import { thouText, unitName } from "../../units/lash";
 import { say } from "../../words/said";
 import { Causes } from "./Causes";
 import { DriftChart } from "./DriftChart";
+import { LashOnPaper } from "./LashOnPaper";
 import { LifterPart } from "./LifterPart";
 import { alikeSince, signed, unknown } from "./lifterFaces";
 import { SeenList } from "./SeenList";
@@ -59,6 +60,7 @@ export function ValveStory({ engineId, valve, drift, known }: ValveStoryProps) {
           <NotAllAlike valve={d} drift={drift} />
           <DriftChart drift={d} rounds={drift.rounds} />
           <SumChart drift={d} watchAt={drift.watchAt} findingAt={drift.findingAt} />
+          <LashOnPaper drift={d} />
         </div>
       )}
       <div id="causes" />

@@ -28,6 +28,7 @@ import shim.app.spring.SpringRules;
 import shim.app.spring.Springs;
 import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
+import shim.core.engine.WorthReading;
 import shim.core.fatigue.SetAdvice;
 import shim.core.fatigue.Situation;
 import shim.core.fatigue.SpringOutlook;
@@ -134,6 +135,9 @@ class SpringReader {
         testers(known, solved),
         SetAdvice.of(at.stream().map(SpringReader::member).toList(), now.sheet().school())
             .orElse(null),
+        WorthReading.best(
+                at.stream().map(s -> new WorthReading(s.position(), s.said().decides())).toList())
+            .orElse(null),
         known.here().stream()
             .filter(t -> t.endedAt == null)
             .map(t -> t.id)
@@ -222,7 +226,9 @@ class SpringReader {
         o.ownWay(),
         o.surprise().isPresent() ? o.surprise().getAsDouble() : null,
         o.baselineLbf(),
-        o.tests());
+        o.tests(),
+        o.decides(),
+        o.onPaper().orElse(null));
   }
 
   private static LoadOutlook outlook(SpringOutlook o) {

@@ -8,6 +8,8 @@ import org.jspecify.annotations.Nullable;
 import shim.app.spring.SpringRules;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
+import shim.core.engine.WorthReading;
+import shim.core.fatigue.OnPaper;
 import shim.core.fatigue.Reason;
 import shim.core.fatigue.SetAdvice;
 import shim.core.fatigue.TesterHabit;
@@ -46,6 +48,8 @@ final class SpringViews {
    * @param outlook none for a spring without a test
    * @param dueBefore event before which it falls due; none of those planned when missing
    * @param ownWay probability that it has left its set
+   * @param decides chance that one more setting now turns change into not change or back
+   * @param onPaper how it would be reached on paper; none before two readings
    */
   public record SpringSaid(
       Verdict verdict,
@@ -55,7 +59,9 @@ final class SpringViews {
       double ownWay,
       @Nullable Double surprise,
       double baselineLbf,
-      int tests) {}
+      int tests,
+      double decides,
+      @Nullable OnPaper onPaper) {}
 
   /** Loss by one test's corrected readings, at own hours; share of the baseline. */
   public record LossAt(double hours, double loss) {}
@@ -119,6 +125,7 @@ final class SpringViews {
    *
    * @param empty valves without a spring
    * @param advice one spring or the set; missing where none is to be changed
+   * @param nextReading the spring whose next reading is worth most; missing where none is worth it
    */
   public record EngineSprings(
       double engineHours,
@@ -127,6 +134,7 @@ final class SpringViews {
       List<Position> empty,
       List<TesterLine> tests,
       @Nullable SetAdvice advice,
+      @Nullable WorthReading nextReading,
       @Nullable UUID openTest,
       SpringRules.SpringRulesSheet rules) {}
 

@@ -12,6 +12,7 @@ import shim.core.drift.ValveDrift;
 import shim.core.engine.HeatState;
 import shim.core.engine.Layout;
 import shim.core.engine.Position;
+import shim.core.engine.WorthReading;
 import shim.core.lash.Growth;
 import shim.core.stats.Range;
 import shim.core.unit.Said;
@@ -46,7 +47,10 @@ final class DriftViews {
    *
    * @param said what it shows
    * @param thouPerHour above zero: opening
-   * @param begunLow engine hours; all begins about as likely lie between low and high
+   * @param sum weight of what speaks for any change, ln(1 + 1000 × odds)
+   * @param begunLow engine hours; 80 % of all begins lie between low and high, half before begun
+   * @param decides chance that one more reading now turns a finding into none or back
+   * @param onPaper as found less as left last time; none before two rounds in one state
    */
   record ValveDriftView(
       Position position,
@@ -60,6 +64,8 @@ final class DriftViews {
       @Nullable Double begunLow,
       @Nullable Double begun,
       @Nullable Double begunHigh,
+      double decides,
+      ValveDrift.@Nullable LashOnPaper onPaper,
       List<ValveDrift.Compared> points) {}
 
   /** What a round did to all valves alike, against the first; thou. */
@@ -86,6 +92,7 @@ final class DriftViews {
   /**
    * What all rounds of an engine say.
    *
+   * @param nextReading the valve whose next reading is worth most; missing where none is worth it
    * @param growthKnown hot and cold rounds are joined
    * @param scatter this engine's scatter over the usual one
    * @param watchAt sum from which a valve is watched; findingAt from which it is a finding
@@ -96,6 +103,7 @@ final class DriftViews {
       List<TrendView> trends,
       List<HandView> hands,
       List<OffRoundView> offRounds,
+      @Nullable WorthReading nextReading,
       boolean growthKnown,
       double scatter,
       double watchAt,
@@ -123,6 +131,11 @@ final class DriftViews {
         story.offRounds().stream()
             .map(o -> new OffRoundView(o.round(), o.engineHours(), o.thou(), o.said()))
             .toList(),
+        WorthReading.best(
+                drift.valves().values().stream()
+                    .map(v -> new WorthReading(v.position(), v.decides()))
+                    .toList())
+            .orElse(null),
         growth.byKind().size() == 2,
         drift.scatter(),
         rules.watchAt(),
@@ -156,6 +169,8 @@ final class DriftViews {
         begun == null ? null : begun.lowHours(),
         begun == null ? null : begun.likeliestHours(),
         begun == null ? null : begun.highHours(),
+        v.decides(),
+        v.onPaper().orElse(null),
         v.points());
   }
 }

@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.HeatState;
@@ -72,9 +73,34 @@ public record LashDrift(Map<Position, ValveDrift> valves, List<RoundShift> round
     Map<Position, ValveDrift> valves = new LinkedHashMap<>();
     List<String> names = sorted.stream().map(LashRound::name).toList();
     for (Position p : layout.positions()) {
-      valves.put(p, new Weighing(p, pass.track(p).steps(), names, rules).result());
+      ValveDrift valve = new Weighing(p, pass.track(p).steps(), names, rules).result();
+      valves.put(p, valve.onPaper(onPaper(p, sorted)));
     }
     return new LashDrift(valves, pass.shifts, Math.sqrt(scale));
+  }
+
+  /** As found less as left the last time in the same state. */
+  private static Optional<ValveDrift.LashOnPaper> onPaper(Position p, List<LashRound> rounds) {
+    LashRound.Read now = null;
+    HeatState state = HeatState.HOT;
+    for (int n = rounds.size() - 1; n >= 0; n--) {
+      LashRound round = rounds.get(n);
+      LashRound.Read read =
+          round.reads().stream().filter(r -> r.position().equals(p)).findAny().orElse(null);
+      if (read != null && now == null && read.found() != null) {
+        now = read;
+        state = round.state();
+      } else if (read != null && now != null && now.found() != null && round.state() == state) {
+        Gap last = read.left() == null ? read.found() : read.left();
+        if (last != null) {
+          double found = now.found().middleThou();
+          return Optional.of(
+              new ValveDrift.LashOnPaper(
+                  round.name(), last.middleThou(), found, found - last.middleThou()));
+        }
+      }
+    }
+    return Optional.empty();
   }
 
   public LashDrift {

@@ -1,5 +1,6 @@
 package shim.core.drift;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -36,7 +37,8 @@ final class Odds {
    * @param drift or one step
    * @param fromHours first hour at which it may have begun
    * @param toHours last hour
-   * @param signature what one thou an hour, or one thou, does to the surprises
+   * @param signature what one thou an hour, or one thou, does to the surprises; and to one more
+   *     reading now, where that is asked for
    */
   record Candidate(boolean drift, double fromHours, double toHours, double[] signature) {
     double hours() {
@@ -48,6 +50,11 @@ final class Odds {
     }
   }
 
+  /** Readings tried beyond what some change predicts, s.d., and how many. */
+  private static final double REACH = 4;
+
+  private static final int TRIED = 41;
+
   private final List<Track.Step> steps;
   private final List<Candidate> candidates;
   private final DriftRules rules;
@@ -56,6 +63,14 @@ final class Odds {
   private final double[] ownPull;
   private final Map<Signal, double[]> after = new EnumMap<>(Signal.class);
   private final Map<Signal, double[]> of = new EnumMap<>(Signal.class);
+  private final List<Expected> next = new ArrayList<>();
+
+  /**
+   * What one change makes of the next reading.
+   *
+   * @param thou it would be off by so much
+   */
+  private record Expected(double odds, double thou) {}
 
   Odds(List<Track.Step> steps, List<Candidate> candidates, DriftRules rules) {
     this.steps = steps;
@@ -130,7 +145,35 @@ final class Odds {
         sums[i] += odds;
       }
     }
+    if (begun && signature.length > sums.length) {
+      next.add(new Expected(odds, size * signature[sums.length]));
+    }
     return odds;
+  }
+
+  /**
+   * Chance that one more reading turns a finding into none or back.
+   *
+   * @param variance of that reading about what is expected, thou²
+   * @param finding odds from which it is a finding
+   */
+  double decides(double variance, double finding) {
+    double odds = next.stream().mapToDouble(Expected::odds).sum();
+    double sd = Math.sqrt(variance);
+    double reach = next.stream().mapToDouble(e -> Math.abs(e.thou())).max().orElse(0) + REACH * sd;
+    double all = 0;
+    double turned = 0;
+    for (int k = 0; k < TRIED; k++) {
+      double read = reach * (2 * (k + 0.5) / TRIED - 1);
+      double steady = Math.exp(log(read, variance));
+      double changed = 0;
+      for (Expected e : next) {
+        changed += e.odds() * Math.exp(log(read - e.thou(), variance));
+      }
+      all += steady + changed;
+      turned += changed / steady >= finding == odds >= finding ? 0 : steady + changed;
+    }
+    return all > 0 ? turned / all : 0;
   }
 
   /** What freedom of the healthy rate adds to the log likelihood. */

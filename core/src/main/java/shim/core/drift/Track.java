@@ -43,6 +43,16 @@ final class Track {
     boolean speaks() {
       return Double.isFinite(variance);
     }
+
+    /** Reading the same valve once more at once, nothing touched in between. */
+    Step again(DriftRules rules) {
+      double leaf = 1.0 / 12;
+      double v =
+          speaks()
+              ? variance * (1 - gainX * gainX)
+              : 2 * (rules.feelThou() * rules.feelThou() + leaf);
+      return new Step(round, toHours, toHours, false, 0, v, stands, cold, 0, 0);
+    }
   }
 
   /**

@@ -19,6 +19,8 @@ import shim.core.unit.Said;
  * @param thouPerHour rate of lash, above zero opening; since it began where there is a signal, else
  *     over all; 80 %
  * @param movedThou how far it has moved in all since the begin, or the step itself; 80 %
+ * @param decides chance that one more reading now turns a finding into none or back
+ * @param onPaper empty before two rounds in one state
  * @param begun engine hours of the begin, or of the interval of a step; empty when steady
  */
 public record ValveDrift(
@@ -29,7 +31,17 @@ public record ValveDrift(
     Signal signal,
     @Nullable Range thouPerHour,
     @Nullable Range movedThou,
-    Optional<Begun> begun) {
+    Optional<Begun> begun,
+    double decides,
+    Optional<LashOnPaper> onPaper) {
+
+  /**
+   * How it would be reached on paper: as found less as left last time in the same state, thou.
+   *
+   * @param lastThou as left in the round before, or as found where nothing was touched
+   * @param movedThou found less that
+   */
+  public record LashOnPaper(String lastRound, double lastThou, double foundThou, double movedThou) {}
 
   /** The changes a valve's lash can show. */
   public enum Signal {
@@ -86,6 +98,11 @@ public record ValveDrift(
     static double scale(double odds) {
       return Math.log1p(SCALE * odds);
     }
+
+    /** Odds from their place on that scale. */
+    static double odds(double scaled) {
+      return Math.expm1(scaled) / SCALE;
+    }
   }
 
   /** Engine hours of a begin: as likely before as after the middle, and the range of 80 %. */
@@ -94,6 +111,20 @@ public record ValveDrift(
   public ValveDrift {
     points = List.copyOf(points);
     probability = Map.copyOf(probability);
+  }
+
+  ValveDrift onPaper(Optional<LashOnPaper> paper) {
+    return new ValveDrift(
+        position,
+        points,
+        probability,
+        strength,
+        signal,
+        thouPerHour,
+        movedThou,
+        begun,
+        decides,
+        paper);
   }
 
   /** How far it has moved in all, where there is a signal. */

@@ -36,6 +36,10 @@ final class Weighing {
   private final List<String> rounds;
   private final DriftRules rules;
   private final List<Candidate> candidates = new ArrayList<>();
+
+  /** The steps and one more reading now. */
+  private final List<Track.Step> readAgain;
+
   private final Odds odds;
   private final double[] own;
   private final double lastHours;
@@ -47,11 +51,16 @@ final class Weighing {
     this.rules = rules;
     this.lastHours = steps.isEmpty() ? 0 : steps.get(steps.size() - 1).toHours();
     own = Evidence.drift(steps, Double.NEGATIVE_INFINITY);
+    readAgain = new ArrayList<>(steps);
+    if (!steps.isEmpty()) {
+      readAgain.add(steps.get(steps.size() - 1).again(rules));
+    }
     for (int i = 0; i < steps.size(); i++) {
       Track.Step s = steps.get(i);
       if (s.speaks() && s.toHours() > s.fromHours()) {
         addDrifts(s);
-        candidates.add(new Candidate(false, s.fromHours(), s.toHours(), Evidence.step(steps, i)));
+        candidates.add(
+            new Candidate(false, s.fromHours(), s.toHours(), Evidence.step(readAgain, i)));
       }
     }
     odds = new Odds(steps, candidates, rules);
@@ -62,7 +71,7 @@ final class Weighing {
     for (int k = 0; k < BEGINS; k++) {
       double from = s.fromHours() + k * width;
       candidates.add(
-          new Candidate(true, from, from + width, Evidence.drift(steps, from + width / 2)));
+          new Candidate(true, from, from + width, Evidence.drift(readAgain, from + width / 2)));
     }
   }
 
@@ -74,7 +83,23 @@ final class Weighing {
     Signal signal = speaks ? likeliest(probability) : Signal.STEADY;
     Sized sized = signal == Signal.STEADY ? steady() : changed(signal);
     return new ValveDrift(
-        position, points, probability, strength, signal, sized.rate, sized.moved, sized.begun);
+        position,
+        points,
+        probability,
+        strength,
+        signal,
+        sized.rate,
+        sized.moved,
+        sized.begun,
+        decides(),
+        Optional.empty());
+  }
+
+  private double decides() {
+    return candidates.isEmpty()
+        ? 0
+        : odds.decides(
+            readAgain.get(readAgain.size() - 1).variance(), Compared.odds(rules.findingAt()));
   }
 
   private Strength strength(List<Compared> points) {
@@ -199,7 +224,9 @@ final class Weighing {
   }
 
   private Normal size(Candidate c, double spread) {
-    Evidence now = Evidence.of(steps, c.signature(), own, rules.healthyThouPerHour());
+    Evidence now =
+        Evidence.of(
+            steps, Arrays.copyOf(c.signature(), steps.size()), own, rules.healthyThouPerHour());
     double precision = now.g() + 1 / (spread * spread);
     return new Normal(now.b() / precision, 1 / Math.sqrt(precision));
   }

@@ -247,6 +247,13 @@ final class Accounts {
     return all().stream().filter(p -> p.fallen(since) >= least).mapToDouble(Possible::weight).sum();
   }
 
+  /** How far it fell all at once or since its test before, on average; ln. */
+  double fallen() {
+    int[] tests = bank.tests();
+    double since = tests.length < 2 ? 0 : bank.hours(tests.length - 2);
+    return all().stream().mapToDouble(p -> p.weight() * p.fallen(since)).sum();
+  }
+
   /** All accounts worth keeping, the likeliest first. */
   List<Possible> likely() {
     return List.copyOf(all());

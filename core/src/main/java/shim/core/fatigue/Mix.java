@@ -80,7 +80,7 @@ record Mix(Outlook outlook, List<Possible> accounts, int lastSlip) {
     List<Normal> each = new ArrayList<>(accounts.size());
     for (Possible p : accounts) {
       double wrong = shifts[p.slipColumn()];
-      double lever = grows.applyAsDouble(p) - shifts[p.column()] + p.slipBySize() * wrong;
+      double lever = lever(p, grows.applyAsDouble(p), shifts);
       double coming = UNEVEN * p.size() * Math.max(0, p.lost(hours) - 1);
       double variance =
           ahead.variance()
@@ -90,6 +90,56 @@ record Mix(Outlook outlook, List<Possible> accounts, int lastSlip) {
       each.add(new Normal(ahead.mean() + p.size() * lever - p.slip() * wrong, Math.sqrt(variance)));
     }
     return each;
+  }
+
+  /**
+   * Load now and loss at some later hours under one account, together normal.
+   *
+   * @param load ln over nominal
+   * @param loss minus ln(1 − loss)
+   */
+  record Joint(
+      double weight,
+      double load,
+      double loadVariance,
+      double loss,
+      double lossVariance,
+      double covariance) {}
+
+  /** Load and loss together under each account, the likeliest first. */
+  List<Joint> joint(double loadHours, double lossHours) {
+    List<Normal> loads = loads(loadHours);
+    List<Normal> losses = losses(lossHours);
+    double[] ofLoad = outlook.loadLn(loadHours).shifts();
+    double[] ofLoss = outlook.lossLn(lossHours).shifts();
+    double common = outlook.covariance(loadHours, lossHours);
+    List<Joint> joint = new ArrayList<>();
+    for (int k = 0; k < accounts.size(); k++) {
+      Possible p = accounts.get(k);
+      double slip = ofLoad[p.slipColumn()] * ofLoss[p.slipColumn()] * p.slipVariance();
+      double size =
+          p.sizeVariance()
+              * lever(p, -p.lost(loadHours), ofLoad)
+              * lever(p, p.lost(lossHours) - p.lost(Settling.BASELINE_HOURS), ofLoss);
+      joint.add(
+          new Joint(
+              p.weight(),
+              loads.get(k).mean(),
+              square(loads.get(k).sd()),
+              losses.get(k).mean(),
+              square(losses.get(k).sd()),
+              common + size + slip));
+    }
+    return joint;
+  }
+
+  /** What one unit of the fault's size does to a figure, what the readings make of it included. */
+  private static double lever(Possible p, double grows, double[] shifts) {
+    return grows - shifts[p.column()] + p.slipBySize() * shifts[p.slipColumn()];
+  }
+
+  private static double square(double v) {
+    return v * v;
   }
 
   private double mean(List<Normal> each) {

@@ -96,34 +96,59 @@ final class Outlook {
    */
   record Ahead(double mean, double variance, double[] shifts) {}
 
-  /** Minus ln(1 − loss) at some hours of the spring, from the baseline on. */
-  Ahead lossLn(double hours) {
+  /** A sum of states at some hours. */
+  private record Sum(int[] at, double[] factor, double ahead) {}
+
+  private Sum loss(double hours) {
     double ahead = Math.max(0, hours - fromHours);
     double settled = Settling.of(hours) - Settling.of(Settling.BASELINE_HOURS);
     int[] at = {
       A, W, OWN + OwnPath.SETTLING, OWN + OwnPath.PATH, OWN + OwnPath.RATE, OWN + OwnPath.BASELINE
     };
     double[] factor = {settled, hours - Settling.BASELINE_HOURS, settled, 1, ahead, -1};
-    return of(at, factor, ahead);
+    return new Sum(at, factor, ahead);
   }
 
-  /** ln of load over nominal at some hours, from the baseline on. */
-  Ahead loadLn(double hours) {
+  private Sum load(double hours) {
     double ahead = Math.max(0, hours - fromHours);
     double settled = Settling.of(hours);
     int[] at = {
       BOX, A, W, OWN + OwnPath.LEVEL, OWN + OwnPath.SETTLING, OWN + OwnPath.PATH, OWN + OwnPath.RATE
     };
     double[] factor = {1, -settled, -hours, 1, -settled, -1, -ahead};
-    return of(at, factor, ahead);
+    return new Sum(at, factor, ahead);
   }
 
-  private Ahead of(int[] at, double[] factor, double ahead) {
-    double variance = x.variance(at, factor) + path.wandering(ahead) + EVENTS * EVENTS * ahead;
+  /** Minus ln(1 − loss) at some hours of the spring, from the baseline on. */
+  Ahead lossLn(double hours) {
+    return of(loss(hours));
+  }
+
+  /** ln of load over nominal at some hours, from the baseline on. */
+  Ahead loadLn(double hours) {
+    return of(load(hours));
+  }
+
+  /** Covariance of the load at some hours with the loss at others. */
+  double covariance(double loadHours, double lossHours) {
+    Sum load = load(loadHours);
+    Sum loss = loss(lossHours);
+    double sum = 0;
+    for (int i = 0; i < load.at().length; i++) {
+      for (int j = 0; j < loss.at().length; j++) {
+        sum += load.factor()[i] * loss.factor()[j] * x.cov(load.at()[i], loss.at()[j]);
+      }
+    }
+    return sum;
+  }
+
+  private Ahead of(Sum s) {
+    double variance =
+        x.variance(s.at(), s.factor()) + path.wandering(s.ahead()) + EVENTS * EVENTS * s.ahead();
     double[] shifts = new double[columns];
     for (int c = 1; c < columns; c++) {
-      shifts[c] = x.predicted(c, at, factor);
+      shifts[c] = x.predicted(c, s.at(), s.factor());
     }
-    return new Ahead(x.predicted(0, at, factor), Math.max(0, variance), shifts);
+    return new Ahead(x.predicted(0, s.at(), s.factor()), Math.max(0, variance), shifts);
   }
 }

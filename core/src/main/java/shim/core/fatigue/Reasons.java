@@ -125,7 +125,8 @@ final class Reasons {
 
   private Optional<Reason> sudden() {
     return facts.fell() >= SURELY
-        ? Optional.of(Reason.of(Kind.SUDDEN, held() ? Verdict.WATCH : Verdict.CHANGE))
+        ? Optional.of(
+            Reason.of(Kind.SUDDEN, held() ? Verdict.WATCH : Verdict.CHANGE, facts.fellBy()))
         : Optional.empty();
   }
 
@@ -134,8 +135,17 @@ final class Reasons {
     boolean hangs =
         facts.fell() >= SURELY || Figures.atLeast(facts.underAtNext(), limits.changeAt());
     boolean doubtful = facts.state() == Settings.State.ONE && facts.slipped() >= DOUBTFUL;
-    return doubtful || hangs && held() || facts.state() == Settings.State.APART
-        ? Optional.of(Reason.of(Kind.READ_AGAIN, Verdict.WATCH, -facts.surprise().orElse(0)))
+    boolean apart = facts.state() == Settings.State.APART;
+    boolean waits = hangs && held();
+    return doubtful || waits || apart
+        ? Optional.of(
+            Reason.of(
+                Kind.READ_AGAIN,
+                Verdict.WATCH,
+                Math.abs(facts.surprise().orElse(0)),
+                facts.slipped(),
+                apart ? 1 : 0,
+                waits ? 1 : 0))
         : Optional.empty();
   }
 

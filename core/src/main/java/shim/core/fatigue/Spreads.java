@@ -43,4 +43,9 @@ public record Spreads(
         + setting * setting / track.settings()[test]
         + wrong;
   }
+
+  /** Variance of one more setting, read twice on a day of its own with the check spring. */
+  double ofOneMore() {
+    return reading * reading / 2 + setting * setting + setUp * setUp + CHECK * CHECK;
+  }
 }

@@ -52,6 +52,11 @@ record SpringFacts(
     return fit.accounts(spring).fell(FALL);
   }
 
+  /** Share it fell by, all at once or since its test before. */
+  double fellBy() {
+    return -Math.expm1(-fit.accounts(spring).fallen());
+  }
+
   double ownWay() {
     return fit.ownWay(spring);
   }

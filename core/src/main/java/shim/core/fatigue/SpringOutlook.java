@@ -1,6 +1,7 @@
 package shim.core.fatigue;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import shim.core.stats.Range;
@@ -21,6 +22,8 @@ import shim.core.stats.Range;
  * @param oddness robust z within its set at the last test
  * @param baselineLbf load at the baseline, corrected
  * @param tests in which it was read
+ * @param decides chance that one more setting, read now, turns change into not change or back
+ * @param onPaper how paper would have it; empty before two readings
  */
 public record SpringOutlook(
     String spring,
@@ -36,7 +39,9 @@ public record SpringOutlook(
     OptionalDouble surprise,
     OptionalDouble oddness,
     double baselineLbf,
-    int tests) {
+    int tests,
+    double decides,
+    Optional<OnPaper> onPaper) {
   public SpringOutlook {
     reasons = List.copyOf(reasons);
   }

@@ -10,6 +10,7 @@ import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import shim.core.stats.Normal;
 import shim.core.stats.Range;
+import shim.core.unit.Figures;
 
 /**
  * A set of springs judged by all its tests: the public face of the model.
@@ -127,7 +128,22 @@ public final class SpringSet {
         facts.surprise(),
         facts.oddness(),
         baselineLbf(s.spring()),
-        facts.tests());
+        facts.tests(),
+        decides(i, s, limits, verdict, facts.underAtNext()),
+        OnPaper.of(history, s.spring(), limits.loss()));
+  }
+
+  /** What one more setting is worth; nothing where something else than the loss asks for change. */
+  private double decides(int i, Situation s, Limits limits, Verdict verdict, double under) {
+    boolean changes = verdict == Verdict.CHANGE;
+    boolean untested = fit.run().data().tracks().get(i).count() == 0;
+    if (untested || changes && !Figures.atLeast(under, limits.changeAt())) {
+      return 0;
+    }
+    double now = Math.max(Settling.BASELINE_HOURS, s.hoursNow());
+    double end = Math.max(now, s.hoursAfter(1));
+    return new NextReading(fit.mix(i), now, end, fit.spreads().ofOneMore())
+        .decides(changes, -Math.log1p(-limits.loss()), limits.changeAt());
   }
 
   private double under(Mix mix, int i, Limits limits, double hours) {

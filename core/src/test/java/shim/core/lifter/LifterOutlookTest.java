@@ -55,7 +55,9 @@ class LifterOutlookTest {
         Signal.OPENING,
         new Range(rate * 0.7, rate, rate * 1.3),
         new Range(moved - 1, moved, moved + 1),
-        Optional.of(new Begun(5, 6.2, 7)));
+        Optional.of(new Begun(5, 6.2, 7)),
+        0,
+        Optional.empty());
   }
 
   @Test
