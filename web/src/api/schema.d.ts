@@ -4283,6 +4283,7 @@ export interface components {
             baselineLbf: number;
             /** Format: int32 */
             tests: number;
+            waits: boolean;
             /** Format: double */
             decides: number;
             onPaper?: components["schemas"]["OnPaper"];
@@ -4640,7 +4641,7 @@ export interface components {
         };
         ReadinessReason: {
             /** @enum {string} */
-            code: "OPEN_JOB" | "OPEN_ITEM" | "NOT_WHOLE" | "NO_SPRINGS" | "SPRINGS_NEVER_TESTED" | "SPRINGS_NOT_TESTED" | "SPRING_CHANGE" | "SPRINGS_WATCH" | "SPRING_SEEN" | "VALVES_WITHOUT_SPRING" | "ROUND_OPEN" | "NO_ROUND" | "RAN_SINCE_ROUND" | "LEFT_UNDONE" | "LASH_MOVES" | "LASH_MOVES_LOOKED_AT" | "ROCKER_SEEN" | "TICKS_HOT" | "LIFTER_CHANGE" | "LIFTERS_WATCH";
+            code: "OPEN_JOB" | "OPEN_ITEM" | "NOT_WHOLE" | "NO_SPRINGS" | "SPRINGS_NEVER_TESTED" | "SPRINGS_NOT_TESTED" | "SPRING_CHANGE" | "SPRINGS_READ_AGAIN" | "SPRINGS_WATCH" | "SPRING_SEEN" | "VALVES_WITHOUT_SPRING" | "ROUND_OPEN" | "NO_ROUND" | "RAN_SINCE_ROUND" | "LEFT_UNDONE" | "LASH_MOVES" | "LASH_MOVES_LOOKED_AT" | "ROCKER_SEEN" | "TICKS_HOT" | "LIFTER_CHANGE" | "LIFTERS_WATCH";
             /** @enum {string} */
             area: "WORK" | "SPRINGS" | "LASH" | "LIFTERS";
             /** @enum {string} */

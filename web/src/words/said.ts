@@ -38,12 +38,9 @@ const SAYINGS: Record<string, Saying> = {
   "SPRING.SUDDEN": (f) =>
     `fell by ${f.share("by")} all at once or since its test before, and has not come back: measure its height again, then pull it and look for a broken inner`,
   "SPRING.READ_AGAIN": (f) => {
-    if (f.above0("apart"))
-      return "its settings do not agree: set it up once more, measure its height and read it";
-    const wrong = `${f.chance("wrong")} chance that its setting was wrong`;
-    return f.above0("waits")
-      ? `read it again before you change it: one setting alone says so (${wrong})`
-      : `its last reading is ${f.plain("sd")} s.d. off what was predicted (${wrong}): set it up and read it again`;
+    const what = f.above0("apart") ? "its settings do not agree" : "one setting alone says so";
+    const then = f.above0("waits") ? "read it again before you change it" : "set it up and read it again";
+    return `${what}, ${f.plain("sd")} s.d. off what was predicted (${f.chance("wrong")} chance that it was wrong): ${then}`;
   },
   "SPRING.BATCH": (f) =>
     `another spring of its batch broke at ${f.hours("brokeHours")}; this one has ${f.hours("hours")}`,

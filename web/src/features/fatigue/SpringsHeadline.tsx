@@ -14,10 +14,11 @@ export function Headline({ engineId, known, onValve }: PartProps & { engineId: s
   const [advice, ...more] = known.advice ? adviceTexts(known.advice) : [];
   const next = nth(known.coming, 0);
   const change = known.springs.filter((s) => s.said.verdict === "CHANGE");
-  const watch = known.springs.filter((s) => s.said.verdict === "WATCH");
+  const again = known.springs.filter((s) => s.said.waits);
+  const watch = known.springs.filter((s) => s.said.verdict === "WATCH" && !s.said.waits);
   const unread = known.springs.filter((s) => s.said.verdict === "NOT_TESTED");
   const untested = unread.length === known.springs.length;
-  const named = [change, watch, unread].find((list) => list.length > 0) ?? [];
+  const named = [change, again, watch, unread].find((list) => list.length > 0) ?? [];
   return (
     <section className="scribed grid gap-3 rounded p-4" aria-label="What to do">
       <div className="flex flex-wrap items-center gap-4">
@@ -27,11 +28,13 @@ export function Headline({ engineId, known, onValve }: PartProps & { engineId: s
               ? "No test yet: test the springs"
               : change.length > 0
                 ? "Change before the next event:"
-                : watch.length > 0
-                  ? "All may run; watch:"
-                  : unread.length > 0
-                    ? "Good to the end of the next event, but not tested yet:"
-                    : "All springs are good to the end of the next event"}{" "}
+                : again.length > 0
+                  ? "Read again before you change or run:"
+                  : watch.length > 0
+                    ? "All may run; watch:"
+                    : unread.length > 0
+                      ? "Good to the end of the next event, but not tested yet:"
+                      : "All springs are good to the end of the next event"}{" "}
             {!untested &&
               named.map((s) => (
                 <button
@@ -52,7 +55,12 @@ export function Headline({ engineId, known, onValve }: PartProps & { engineId: s
           </p>
         </div>
         <div className="basis-full">
-          <NextReading next={known.nextReading} onValve={onValve} />
+          {change.length > 0 && again.length > 0 && (
+            <p className="text-lg font-semibold">
+              Read again before you change or run: {again.map((s) => s.position).join(", ")}
+            </p>
+          )}
+          {again.length === 0 && <NextReading next={known.nextReading} onValve={onValve} />}
         </div>
         <div className="flex flex-wrap gap-2">
           {known.openTest ? (

@@ -28,6 +28,8 @@ export function reasonWords(r: Reason, unit: LashUnit): string {
       return `springs not tested yet: ${at}`;
     case "SPRING_CHANGE":
       return `${at}'s spring: ${because}`;
+    case "SPRINGS_READ_AGAIN":
+      return `read again before it is changed, and before it runs: ${at}`;
     case "SPRINGS_WATCH":
       return `springs to watch: ${at}`;
     case "VALVES_WITHOUT_SPRING":

@@ -227,6 +227,7 @@ class SpringReader {
         o.surprise().isPresent() ? o.surprise().getAsDouble() : null,
         o.baselineLbf(),
         o.tests(),
+        o.waits(),
         o.decides(),
         o.onPaper().orElse(null));
   }

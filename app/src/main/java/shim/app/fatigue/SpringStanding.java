@@ -39,6 +39,7 @@ public class SpringStanding {
    * @param because its first reason
    * @param readsLow it reads lower than its set or its limit
    * @param tested it was read at least once
+   * @param waits it is to be changed, once it has been read again
    * @param openLbf load it puts on the lifter's side of the valve at full lift, lbf
    */
   public record Standing(
@@ -48,6 +49,7 @@ public class SpringStanding {
       Optional<Said> because,
       boolean readsLow,
       boolean tested,
+      boolean waits,
       double openLbf) {}
 
   /** An engine's springs and events. */
@@ -75,6 +77,7 @@ public class SpringStanding {
         s.said().verdict() != Verdict.RUN
             && reasons.stream().anyMatch(r -> READS_LOW.contains(r.kind())),
         s.said().tests() > 0,
+        s.said().waits(),
         s.fit().openLbf());
   }
 }

@@ -48,6 +48,7 @@ final class SpringViews {
    * @param outlook none for a spring without a test
    * @param dueBefore event before which it falls due; none of those planned when missing
    * @param ownWay probability that it has left its set
+   * @param waits it would be changed, but is to be read again first
    * @param decides chance that one more setting now turns change into not change or back
    * @param onPaper how it would be reached on paper; none before two readings
    */
@@ -60,6 +61,7 @@ final class SpringViews {
       @Nullable Double surprise,
       double baselineLbf,
       int tests,
+      boolean waits,
       double decides,
       @Nullable OnPaper onPaper) {}
 

@@ -62,7 +62,7 @@ class ReadinessReader {
   }
 
   private static Standing.Spring spring(SpringStanding.Standing s) {
-    return new Standing.Spring(s.position(), s.verdict(), s.because(), s.tested());
+    return new Standing.Spring(s.position(), s.verdict(), s.because(), s.tested(), s.waits());
   }
 
   private static Standing.Lifter lifter(LifterStanding.Standing v) {

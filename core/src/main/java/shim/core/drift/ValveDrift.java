@@ -41,7 +41,8 @@ public record ValveDrift(
    * @param lastThou as left in the round before, or as found where nothing was touched
    * @param movedThou found less that
    */
-  public record LashOnPaper(String lastRound, double lastThou, double foundThou, double movedThou) {}
+  public record LashOnPaper(
+      String lastRound, double lastThou, double foundThou, double movedThou) {}
 
   /** The changes a valve's lash can show. */
   public enum Signal {

@@ -45,4 +45,10 @@ public record SpringOutlook(
   public SpringOutlook {
     reasons = List.copyOf(reasons);
   }
+
+  /** It would be changed, but one setting alone says so: it is to be read again first. */
+  public boolean waits() {
+    return reasons.stream()
+        .anyMatch(r -> r.kind() == Reason.Kind.READ_AGAIN && r.said().figure("waits") > 0);
+  }
 }

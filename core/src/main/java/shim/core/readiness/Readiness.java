@@ -51,6 +51,7 @@ public record Readiness(State state, List<Reason> reasons) {
     SPRINGS_NEVER_TESTED(Area.SPRINGS, State.READY_BUT),
     SPRINGS_NOT_TESTED(Area.SPRINGS, State.READY_BUT),
     SPRING_CHANGE(Area.SPRINGS, State.NOT_READY),
+    SPRINGS_READ_AGAIN(Area.SPRINGS, State.NOT_READY),
     SPRINGS_WATCH(Area.SPRINGS, State.READY_BUT),
     /** Seen in a round, as {@code because} says: it does not run like this. */
     SPRING_SEEN(Area.SPRINGS, State.NOT_READY),
@@ -192,7 +193,14 @@ public record Readiness(State state, List<Reason> reasons) {
         found.add(Reason.at(Code.SPRING_CHANGE, List.of(s.position())).because(s.because()));
       }
     }
-    Predicate<Standing.Spring> watched = s -> s.verdict() == Verdict.WATCH;
+    group(
+        found,
+        Code.SPRINGS_READ_AGAIN,
+        now.springs().stream()
+            .filter(Standing.Spring::waits)
+            .map(Standing.Spring::position)
+            .toList());
+    Predicate<Standing.Spring> watched = s -> s.verdict() == Verdict.WATCH && !s.waits();
     group(
         found,
         Code.SPRINGS_WATCH,

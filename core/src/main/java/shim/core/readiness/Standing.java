@@ -38,9 +38,10 @@ public record Standing(
    * One spring in its place.
    *
    * @param because its first reason
+   * @param waits it is to be changed, once it has been read again
    */
   public record Spring(
-      Position position, Verdict verdict, Optional<Said> because, boolean tested) {}
+      Position position, Verdict verdict, Optional<Said> because, boolean tested, boolean waits) {}
 
   /**
    * How the last rounds left the lash.

@@ -30,6 +30,7 @@ class NextReadingTest {
     assertThat(judge(new Sets(16, 4).history(), Limits.USUAL).decides()).isLessThan(0.01);
     SpringOutlook gone = judge(fallen(0.25, true), Limits.USUAL);
     assertThat(gone.verdict()).isEqualTo(Verdict.CHANGE);
+    assertThat(gone.waits()).isFalse();
     assertThat(gone.decides()).isLessThan(0.01);
   }
 
@@ -37,6 +38,7 @@ class NextReadingTest {
   void aFallReadOnceIsWorthReadingAgain() {
     SpringOutlook once = judge(fallen(0.12, false), Limits.USUAL);
     assertThat(once.verdict()).isEqualTo(Verdict.WATCH);
+    assertThat(once.waits()).isTrue();
     assertThat(once.decides()).isBetween(0.2, 1.0);
   }
 

@@ -10,7 +10,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** What a wrong setting may do to a verdict, and what it may not; over many sets. */
 class ReadAgainPropertiesTest {
   private static final int LAST = Sets.HOURS.length - 1;
-  private static final int SETS = 60;
+  private static final int SETS = 30;
 
   private static SpringOutlook judge(SetHistory history, int spring) {
     return SpringSet.of(history, SetPrior.USUAL)

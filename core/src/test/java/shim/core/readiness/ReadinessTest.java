@@ -27,7 +27,7 @@ class ReadinessTest {
   private static final Said OPENS = Said.kept("opening");
 
   private static Standing.Spring spring(Position p, Verdict verdict, boolean tested) {
-    return new Standing.Spring(p, verdict, Optional.of(LOSS), tested);
+    return new Standing.Spring(p, verdict, Optional.of(LOSS), tested, false);
   }
 
   private static Standing.Lifter lifter(
@@ -165,5 +165,18 @@ class ReadinessTest {
             lifter(E2, Verdict.CHANGE, Strength.values()[0], false, false));
     assertThat(engine.codes()).contains(Code.TICKS_HOT, Code.LIFTER_CHANGE, Code.LIFTERS_WATCH);
     assertThat(engine.readiness().state()).isEqualTo(State.NOT_READY);
+  }
+
+  /** A spring whose change waits for a second setting may not run as it is, whatever its word. */
+  @Test
+  void aChangeThatWaitsForAReadingIsNotReady() {
+    engine.springs =
+        List.of(
+            new Standing.Spring(I1, Verdict.WATCH, Optional.of(LOSS), true, true),
+            spring(E2, Verdict.WATCH, true));
+    assertThat(engine.readiness().state()).isEqualTo(State.NOT_READY);
+    assertThat(engine.codes()).containsExactly(Code.SPRINGS_READ_AGAIN, Code.SPRINGS_WATCH);
+    assertThat(engine.readiness().reasons().get(0).positions()).containsExactly(I1);
+    assertThat(engine.readiness().reasons().get(1).positions()).containsExactly(E2);
   }
 }
