@@ -364,6 +364,18 @@ class SpringApiTest extends ApiTest {
             "$[1].reasons[*].kind", p -> p.assertThat().asArray().contains("READ_AGAIN"))
         .hasPathSatisfying("$[1].afterEachTest.length()", p -> p.assertThat().isEqualTo(1))
         .hasPathSatisfying("$[1].afterEachTest[0].test", p -> p.assertThat().isEqualTo(1));
+    assertThat(
+            post(
+                "/api/calc/spring-verdicts",
+                "{\"springs\":[{\"id\":\"a\"}],\"tests\":[],\"comingHours\":[1]}"))
+        .hasStatusOk()
+        .bodyJson()
+        .hasPathSatisfying("$.length()", p -> p.assertThat().isEqualTo(0));
+    assertThat(post("/api/calc/spring-verdicts", verdictsOf("[[]]", false)))
+        .as("a setting without readings")
+        .hasStatus4xxClientError();
+    assertThat(post("/api/calc/spring-verdicts", verdictsOf("[[1e300]]", false)))
+        .hasStatus4xxClientError();
   }
 
   @Test

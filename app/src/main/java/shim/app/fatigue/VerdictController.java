@@ -94,6 +94,9 @@ class VerdictController {
     List<List<CalcLoss>> losses = new ArrayList<>();
     history.springs().forEach(s -> losses.add(new ArrayList<>()));
     int tests = history.tests().size();
+    if (tests == 0) {
+      return List.of();
+    }
     for (int t = Boolean.TRUE.equals(r.history()) ? 1 : tests; t < tests; t++) {
       add(losses, t - 1, judge(history.upTo(t), r.comingHours(), limits));
     }

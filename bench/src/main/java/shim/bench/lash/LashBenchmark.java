@@ -1,5 +1,8 @@
 package shim.bench.lash;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -13,6 +16,7 @@ import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import shim.bench.Dots;
 import shim.core.drift.DriftRules;
 import shim.core.drift.LashDrift;
 import shim.core.drift.LashRound;
@@ -29,6 +33,9 @@ import shim.core.unit.Known;
  * are counted from the first round after the begin; those never found count as all that were left.
  */
 public final class LashBenchmark {
+  /** Judges in the picture, by their place in the list. */
+  private static final List<Integer> PICTURED = List.of(0, 1, 3);
+
   private static final double[] RATES = {0.003, 0.01, 0.03};
 
   /** Allowance of the rough CUSUM, thou: half of a move worth finding. */
@@ -48,20 +55,35 @@ public final class LashBenchmark {
   /** A valve at a round. */
   private record At(LashSeasonRun season, LashDrift drift, Position p, int n) {}
 
-  public static void main(String[] args) {
+  /**
+   * @param args seasons a population; the seed; a file for the picture
+   */
+  public static void main(String[] args) throws IOException {
     int seasons = args.length > 0 ? Integer.parseInt(args[0]) : 2000;
     long seed = args.length > 1 ? Long.parseLong(args[1]) : 815L;
-    say("seasons %d a population, seed %d", seasons, seed);
+    say("Run: seasons %d a population, seed %d", seasons, seed);
     List<Judge> judges =
         List.of(
             new Judge("Shim, odds of any change", a -> Known.in(a.drift().valves(), a.p()).sum()),
             new Judge("rough CUSUM", LashBenchmark::rough),
             new Judge("last time", a -> Math.abs(lastTime(a, a.p()))),
             new Judge("last time, less the kind's median", LashBenchmark::lessMedian));
+    Dots picture =
+        new Dots(
+            "Drifting valves not found where one healthy valve in 100 is blamed in a season",
+            List.of("Shim", "rough CUSUM", "last time, less the kind's median"),
+            1);
     for (LashLaw law : LashLaw.all()) {
-      population(law, seasons, seed, judges);
+      List<Found> found = population(law, seasons, seed, judges);
+      picture.row(
+          law.name(),
+          found.stream().mapToDouble(f -> 1 - f.share()).toArray(),
+          found.stream().mapToDouble(Found::error).toArray());
     }
     slipped(Math.max(1, seasons / SLIP_SHARE), seed);
+    if (args.length > 2) {
+      Files.writeString(Path.of(args[2]), picture.svg());
+    }
   }
 
   private static void slipped(int seasons, long seed) {
@@ -103,7 +125,11 @@ public final class LashBenchmark {
             .orElse(0);
   }
 
-  private static void population(LashLaw law, int seasons, long seed, List<Judge> judges) {
+  /** Share found at a threshold with its standard error, and rounds needed. */
+  private record Found(double share, double error, double rounds) {}
+
+  /** What the pictured judges find where one healthy valve in a hundred is blamed. */
+  private static List<Found> population(LashLaw law, int seasons, long seed, List<Judge> judges) {
     Map<Judge, List<Scores>> scores = new HashMap<>();
     judges.forEach(j -> scores.put(j, new ArrayList<>()));
     List<Map<Judge, List<Scores>>> all =
@@ -138,6 +164,13 @@ public final class LashBenchmark {
             .mapToObj(i -> named(new LashSeasonRun(law, new Random(seed + i))))
             .flatMap(List::stream)
             .toList());
+    return PICTURED.stream()
+        .map(
+            j -> {
+              List<Scores> of = Known.in(scores, judges.get(j));
+              return found(of, threshold(of, 0.01));
+            })
+        .toList();
   }
 
   /**
@@ -299,6 +332,13 @@ public final class LashBenchmark {
                 s -> java.util.Arrays.stream(s.figure()).anyMatch(f -> f >= threshold) ? 1 : 0)
             .average()
             .orElse(0);
+    Found found = found(scores, threshold);
+    say(
+        "| %s | %.2f %% | %.2f | %.1f ± %.1f %% | %.2f |",
+        words, 100 * alarms, threshold, 100 * found.share(), 100 * found.error(), found.rounds());
+  }
+
+  private static Found found(List<Scores> scores, double threshold) {
     List<Scores> drifting = scores.stream().filter(Scores::drifting).toList();
     double found =
         drifting.stream().mapToInt(s -> foundAt(s, threshold) == null ? 0 : 1).average().orElse(0);
@@ -311,9 +351,7 @@ public final class LashBenchmark {
                 })
             .average()
             .orElse(0);
-    say(
-        "| %s | %.2f %% | %.2f | %.1f %% | %.2f |",
-        words, 100 * alarms, threshold, 100 * found, rounds);
+    return new Found(found, Math.sqrt(found * (1 - found) / drifting.size()), rounds);
   }
 
   private static @Nullable Integer foundAt(Scores s, double threshold) {

@@ -39,6 +39,12 @@ record LashLaw(
     boolean speedsUp,
     int atOnce) {
 
+  /** In few words. */
+  String name() {
+    int end = words.indexOf(',', words.indexOf(',') + 1);
+    return end < 0 ? words : words.substring(0, end);
+  }
+
   static java.util.List<LashLaw> all() {
     return java.util.List.of(
         new LashLaw(
