@@ -285,7 +285,7 @@ public final class EnginePage {
                             t.getValue().entrySet().stream()
                                 .map(
                                     r ->
-                                        new SetHistory.Read(
+                                        SetHistory.Read.once(
                                             r.getKey().toString(),
                                             hours.get(t.getKey()),
                                             r.getValue()))
