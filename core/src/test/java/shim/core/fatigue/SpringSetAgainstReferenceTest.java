@@ -146,19 +146,11 @@ class SpringSetAgainstReferenceTest {
     SetData data = new SetReader(new Sets(4, 8).history()).read(PRIOR);
     PathKind[] kinds = new PathKind[4];
     Arrays.fill(kinds, PathKind.WITH_SET);
-    double[] kappa = {1, 1, 1, 1};
-    List<Seen> all = seen(data);
+    Dense dense = Dense.of(data, -1, -1);
+    List<Seen> all = dense.all;
+    RealMatrix inverse = dense.inverse;
+    RealVector weighed = inverse.operate(dense.rest);
     int n = all.size();
-    RealMatrix c = MatrixUtils.createRealMatrix(n, n);
-    RealVector r = MatrixUtils.createRealVector(new double[n]);
-    for (int i = 0; i < n; i++) {
-      r.setEntry(i, all.get(i).read - mean(all.get(i), data));
-      for (int j = 0; j < n; j++) {
-        c.setEntry(i, j, cov(all.get(i), all.get(j), data, kappa));
-      }
-    }
-    RealMatrix inverse = new LUDecomposition(c).getSolver().getInverse();
-    RealVector weighed = inverse.operate(r);
     SetRun run = new SetRun(new Blocks(data, S), kinds);
     for (int i = 0; i < n; i++) {
       if (all.get(i).test == data.tests() - 1) {
