@@ -37,7 +37,8 @@ class LifterJourneyTest extends OnTheHillV8 {
   @Test
   @Order(1)
   void aStrangerSaysWhichLobeSinceWhenWhyAndWhatToCheckFirst() {
-    browser.open(shim.url("/")).press("✕ not ready: ").sees("not ready for");
+    browser.open(shim.url("/")).sees("✕ not ready: ");
+    browser.press("Hill V8").awaitAddress("/engines/").sees("not ready for");
     browser.press("✕ 5E's lash: opening").awaitAddress("valve=5E");
     browser.sees("Its lash is opening").sees("began about 6.");
     browser.sees("all valves alike in the same rounds");

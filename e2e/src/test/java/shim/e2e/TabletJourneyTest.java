@@ -48,8 +48,8 @@ class TabletJourneyTest {
     tablet.thumb("1").thumb("9").press("Enter").sees("found");
     tablet.keys("s").sees("Spring (S)");
     String round = tablet.address().replaceAll(".*/rounds/", "");
-    tablet.await(() -> shim.get("/api/rounds/" + round).contains("\"typed\":\"19\""));
-    assertThat(shim.get("/api/rounds/" + round)).contains("\"spring\":\"WHOLE\"");
+    tablet.await(() -> shim.get("/api/rounds/" + round).contains("\"spring\":\"WHOLE\""));
+    assertThat(shim.get("/api/rounds/" + round)).contains("\"typed\":\"19\"");
   }
 
   @Test
