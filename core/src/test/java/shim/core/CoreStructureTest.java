@@ -34,6 +34,7 @@ class CoreStructureTest {
           "lifter",
           "change",
           "readiness",
+          "turnaround",
           "season");
 
   private static final JavaClasses CORE =
