@@ -4,6 +4,86 @@
  */
 
 export interface paths {
+    "/api/turnaround/truck": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["truck"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/turnaround/tasks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["task"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/turnaround/orders/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["order"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/turnaround/hands/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["hand"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/turnaround/agreed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["agree"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tester": {
         parameters: {
             query?: never;
@@ -1012,6 +1092,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/turnaround": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["turnaround"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/springs": {
         parameters: {
             query?: never;
@@ -1576,6 +1672,108 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        TruckEntry: {
+            truck: components["schemas"]["TruckSheet"];
+            /** Format: int32 */
+            basedOn?: number;
+        };
+        TruckSheet: {
+            name?: string;
+            /** Format: date */
+            day: string;
+            /** Format: time-local */
+            at: string;
+        };
+        AfterTask: {
+            id: string;
+            /** Format: int32 */
+            minutes: number;
+        };
+        TaskEntry: {
+            id: string;
+            task: components["schemas"]["TaskSheet"];
+            /** Format: int32 */
+            basedOn?: number;
+            hand: string;
+        };
+        TaskSheet: {
+            words?: string;
+            /** Format: uuid */
+            engineId?: string;
+            /** @enum {string} */
+            weight?: "MUST" | "SHOULD" | "COULD";
+            /** Format: int32 */
+            minutes?: number;
+            /** Format: int32 */
+            hands?: number;
+            only: string[];
+            turnsCrank?: boolean;
+            after: components["schemas"]["AfterTask"][];
+            /** Format: date-time */
+            begunAt?: string;
+            begunBy: string[];
+            /** Format: date-time */
+            doneAt?: string;
+            doneBy?: string;
+        };
+        OrderEntry: {
+            order: components["schemas"]["OrderSheet"];
+            /** Format: int32 */
+            basedOn?: number;
+            hand: string;
+        };
+        OrderSheet: {
+            part: string;
+            /** Format: int32 */
+            count: number;
+            /** Format: uuid */
+            engineId?: string;
+            taskId?: string;
+            supplier?: string;
+            /** Format: int32 */
+            leadDays?: number;
+            /** Format: double */
+            price?: number;
+            /** @enum {string} */
+            state: "WANTED" | "ORDERED" | "ARRIVED" | "MEASURED" | "REFUSED";
+            /** Format: date */
+            orderedOn?: string;
+            /** Format: date */
+            dueOn?: string;
+            /** Format: date */
+            arrivedOn?: string;
+            found?: string;
+        };
+        DaysAway: {
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+        };
+        HandEntry: {
+            hand: components["schemas"]["HandSheet"];
+            /** Format: int32 */
+            basedOn?: number;
+        };
+        HandSheet: {
+            name: string;
+            week: components["schemas"]["WeekDay"][];
+            away: components["schemas"]["DaysAway"][];
+            gone: boolean;
+        };
+        WeekDay: {
+            /** @enum {string} */
+            day: "MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY";
+            /** Format: time-local */
+            from: string;
+            /** Format: time-local */
+            to: string;
+        };
+        Agreement: {
+            hand: string;
+            /** Format: int32 */
+            basedOn?: number;
+        };
         Connection: {
             /** @enum {string} */
             wire: "TCP" | "SERIAL";
@@ -4166,6 +4364,19 @@ export interface components {
             crankDeg: number;
             words: components["schemas"]["StopWords"];
         };
+        ReadinessReason: {
+            /** @enum {string} */
+            code: "OPEN_JOB" | "OPEN_ITEM" | "NOT_WHOLE" | "NO_SPRINGS" | "SPRINGS_NEVER_TESTED" | "SPRINGS_NOT_TESTED" | "SPRING_CHANGE" | "SPRINGS_READ_AGAIN" | "SPRINGS_WATCH" | "SPRING_SEEN" | "VALVES_WITHOUT_SPRING" | "ROUND_OPEN" | "NO_ROUND" | "RAN_SINCE_ROUND" | "LEFT_UNDONE" | "LASH_MOVES" | "LASH_MOVES_LOOKED_AT" | "ROCKER_SEEN" | "TICKS_HOT" | "LIFTER_CHANGE" | "LIFTERS_WATCH";
+            /** @enum {string} */
+            area: "WORK" | "SPRINGS" | "LASH" | "LIFTERS";
+            /** @enum {string} */
+            asks: "READY" | "READY_BUT" | "NOT_READY";
+            positions: string[];
+            /** Format: double */
+            hours?: number;
+            because?: components["schemas"]["Said"];
+            reference?: string;
+        };
         ComingEvent: {
             name: string;
             /** Format: date */
@@ -4639,19 +4850,6 @@ export interface components {
             /** Format: int32 */
             reasons: number;
         };
-        ReadinessReason: {
-            /** @enum {string} */
-            code: "OPEN_JOB" | "OPEN_ITEM" | "NOT_WHOLE" | "NO_SPRINGS" | "SPRINGS_NEVER_TESTED" | "SPRINGS_NOT_TESTED" | "SPRING_CHANGE" | "SPRINGS_READ_AGAIN" | "SPRINGS_WATCH" | "SPRING_SEEN" | "VALVES_WITHOUT_SPRING" | "ROUND_OPEN" | "NO_ROUND" | "RAN_SINCE_ROUND" | "LEFT_UNDONE" | "LASH_MOVES" | "LASH_MOVES_LOOKED_AT" | "ROCKER_SEEN" | "TICKS_HOT" | "LIFTER_CHANGE" | "LIFTERS_WATCH";
-            /** @enum {string} */
-            area: "WORK" | "SPRINGS" | "LASH" | "LIFTERS";
-            /** @enum {string} */
-            asks: "READY" | "READY_BUT" | "NOT_READY";
-            positions: string[];
-            /** Format: double */
-            hours?: number;
-            because?: components["schemas"]["Said"];
-            reference?: string;
-        };
         SinceRound: {
             /** Format: double */
             ranHours: number;
@@ -4866,6 +5064,120 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    truck: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TruckEntry"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    task: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TaskEntry"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    order: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderEntry"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    hand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandEntry"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    agree: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Agreement"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     tester: {
         parameters: {
             query?: never;
@@ -6784,6 +7096,24 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["CrankStands"][];
                 };
+            };
+        };
+    };
+    turnaround: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

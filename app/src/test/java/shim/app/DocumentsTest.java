@@ -41,6 +41,11 @@ class DocumentsTest extends ApiTest {
       case CHANGE_RULES -> ChangeRulesSheet.class;
       case JOB_PLAN -> named("shim.app.change.JobPlanner$Planned");
       case ROUND_LOOKS -> RoundStory.Look[].class;
+      case PLAN_TASK -> named("shim.app.turnaround.Entered$TaskSheet");
+      case PLAN_HAND -> named("shim.app.turnaround.Entered$HandSheet");
+      case PLAN_TRUCK -> named("shim.app.turnaround.Entered$TruckSheet");
+      case PLAN_AGREED -> named("shim.app.turnaround.Entered$AgreedSheet");
+      case PART_ORDER -> named("shim.app.turnaround.Entered$OrderSheet");
     };
   }
 

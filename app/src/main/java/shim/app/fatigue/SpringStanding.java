@@ -3,17 +3,21 @@ package shim.app.fatigue;
 import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.fatigue.SpringViews.EngineSprings;
 import shim.app.fatigue.SpringViews.SpringAt;
+import shim.app.record.Spent;
 import shim.core.engine.Position;
 import shim.core.fatigue.Reason;
 import shim.core.fatigue.Verdict;
+import shim.core.unit.Known;
 import shim.core.unit.Said;
 
 /** How an engine's springs stand, for other features. */
@@ -24,9 +28,13 @@ public class SpringStanding {
       EnumSet.of(Reason.Kind.OWN_WAY, Reason.Kind.SUDDEN, Reason.Kind.LEAST_LOAD);
 
   private final SpringReader reader;
+  private final TestRows tests;
+  private final LoadRows loads;
 
-  SpringStanding(SpringReader reader) {
+  SpringStanding(SpringReader reader, TestRows tests, LoadRows loads) {
     this.reader = reader;
+    this.tests = tests;
+    this.loads = loads;
   }
 
   /** A coming event, or the usual hour where none is planned; engine hours. */
@@ -55,6 +63,23 @@ public class SpringStanding {
   /** An engine's springs and events. */
   public record EngineStanding(
       double engineHours, List<Coming> coming, List<Standing> springs, List<Position> empty) {}
+
+  /** Minutes a spring that its tests took which were made by themselves, the oldest first. */
+  public List<Double> took(UUID engineId) {
+    List<TestRow> alone =
+        tests.findByEngineIdOrderByStartedAt(engineId).stream()
+            .filter(t -> t.endedAt != null && t.roundId == null)
+            .toList();
+    Map<UUID, Set<UUID>> springs =
+        loads.findByTestIdIn(alone.stream().map(t -> t.id).toList()).stream()
+            .collect(
+                Collectors.groupingBy(
+                    l -> l.testId, Collectors.mapping(l -> l.springId, Collectors.toSet())));
+    return alone.stream()
+        .filter(t -> springs.containsKey(t.id))
+        .map(t -> Spent.each(t.startedAt, t.endedAt, Known.in(springs, t.id).size()))
+        .toList();
+  }
 
   public EngineStanding of(UUID engineId) {
     EngineSprings now = reader.engine(engineId);

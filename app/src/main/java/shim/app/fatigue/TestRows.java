@@ -21,6 +21,8 @@ interface TestRows extends JpaRepository<TestRow, UUID>, HoursWritten {
 
 interface LoadRows extends JpaRepository<LoadRow, UUID> {
   List<LoadRow> findByTestIdOrderByTakenAt(UUID testId);
+
+  List<LoadRow> findByTestIdIn(Collection<UUID> testIds);
 }
 
 interface CheckRows extends JpaRepository<CheckRow, UUID> {

@@ -2,11 +2,13 @@ package shim.app.lash;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import shim.app.record.Spent;
 import shim.core.drift.LashRound;
 import shim.core.drift.LashRounds;
 import shim.core.engine.Engine;
@@ -23,6 +25,7 @@ import shim.core.unit.Known;
 @Transactional(readOnly = true)
 public class LashBook {
   private final RoundRows rounds;
+  private final ReadingRows readings;
   private final LookRows looks;
   private final ChainChangeRows changes;
   private final LashPast past;
@@ -30,11 +33,13 @@ public class LashBook {
 
   LashBook(
       RoundRows rounds,
+      ReadingRows readings,
       LookRows looks,
       ChainChangeRows changes,
       LashPast past,
       RoundReader reader) {
     this.rounds = rounds;
+    this.readings = readings;
     this.looks = looks;
     this.changes = changes;
     this.past = past;
@@ -87,6 +92,20 @@ public class LashBook {
                 v.status() != ValveAtHand.Status.DONE
                     || v.leftVerdict() != null && v.leftVerdict() != LashVerdict.IN)
         .map(RoundView.ValveView::position)
+        .toList();
+  }
+
+  /** Minutes a valve that its signed rounds took, the oldest first. */
+  public List<Double> took(UUID engineId) {
+    List<RoundRow> all = rounds.findByEngineIdOrderByStartedAt(engineId);
+    Map<UUID, Set<String>> valves =
+        readings.findByRoundIdIn(all.stream().map(r -> r.id).toList()).stream()
+            .collect(
+                Collectors.groupingBy(
+                    r -> r.roundId, Collectors.mapping(r -> r.valve, Collectors.toSet())));
+    return all.stream()
+        .filter(r -> r.signedAt != null && valves.containsKey(r.id))
+        .map(r -> Spent.each(r.startedAt, r.signedAt, Known.in(valves, r.id).size()))
         .toList();
   }
 

@@ -8,10 +8,8 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
-import shim.core.engine.Position;
 import shim.core.lash.EyeFindings;
 import shim.core.readiness.Readiness;
-import shim.core.unit.Said;
 
 /** Is this engine ready for its next event? */
 @RestController
@@ -23,23 +21,6 @@ class ReadinessController {
     this.reader = reader;
     this.seen = seen;
   }
-
-  /**
-   * One reason.
-   *
-   * @param positions the valves it is about; empty when about the whole engine
-   * @param hours engine hours it speaks of
-   * @param because words of the feature it comes from
-   * @param reference the job or round it links to
-   */
-  record ReadinessReason(
-      Readiness.Code code,
-      Readiness.Area area,
-      Readiness.State asks,
-      List<Position> positions,
-      @Nullable Double hours,
-      @Nullable Said because,
-      @Nullable String reference) {}
 
   /** One area in the picture: its worst state and how many reasons. */
   record ReadinessArea(Readiness.Area area, Readiness.State state, int reasons) {}
@@ -76,7 +57,7 @@ class ReadinessController {
         Stream.of(Readiness.Area.values())
             .map(area -> new ReadinessArea(area, readiness.of(area), readiness.count(area)))
             .toList(),
-        readiness.reasons().stream().map(ReadinessController::reason).toList());
+        readiness.reasons().stream().map(ReadinessReason::of).toList());
   }
 
   /** Springs and rockers that were seen broken, loose or worn in a round, and still are. */
@@ -87,16 +68,5 @@ class ReadinessController {
 
   private static SinceRound since(double ranHours) {
     return new SinceRound(ranHours, Readiness.stands(ranHours));
-  }
-
-  private static ReadinessReason reason(Readiness.Reason r) {
-    return new ReadinessReason(
-        r.code(),
-        r.code().area(),
-        r.code().asks(),
-        r.positions(),
-        r.hours().isPresent() ? r.hours().getAsDouble() : null,
-        r.because().orElse(null),
-        r.reference().orElse(null));
   }
 }

@@ -16,7 +16,7 @@ import shim.core.readiness.Standing;
 /** Gathers how an engine stands before its next event. */
 @Service
 @Transactional(readOnly = true)
-class ReadinessReader {
+public class ReadinessReader {
   private final SpringStanding springs;
   private final LashBook lash;
   private final LifterStanding lifters;
@@ -37,9 +37,9 @@ class ReadinessReader {
   }
 
   /** How the engine stands before the event it is asked for, and what that makes of it. */
-  record Answer(Standing standing, SpringStanding.Coming next, Readiness readiness) {}
+  public record Answer(Standing standing, SpringStanding.Coming next, Readiness readiness) {}
 
-  Answer of(UUID engineId) {
+  public Answer of(UUID engineId) {
     SpringStanding.EngineStanding now = springs.of(engineId);
     SpringStanding.Coming next = now.coming().get(0);
     LashBook.LashStanding rounds = lash.standing(engineId);

@@ -27,6 +27,11 @@ public class Documents {
     LIFTER_RULES,
     CHANGE_RULES,
     JOB_PLAN,
+    PLAN_TASK,
+    PLAN_HAND,
+    PLAN_TRUCK,
+    PLAN_AGREED,
+    PART_ORDER,
     /**
      * What was said of a round when it was signed; at first its whole story was kept, and until
      * version 2 in words.

@@ -20,10 +20,14 @@ import shim.core.unit.Known;
  * leaves.
  */
 final class Planner {
-  /** How often the order is shaken, and by how much: the logarithm's standard deviation. */
+  /** How often the order is shaken, less often where there is very much to do. */
   private static final int SHAKEN = 300;
 
+  private static final int SHAKEN_WORKS = 80;
+
+  /** By how much it is shaken: the logarithm's standard deviation. */
   private static final double SHAKE = 0.4;
+
   private static final long SEED = 1130;
 
   private final Situation now;
@@ -92,7 +96,8 @@ final class Planner {
   private Collection<Placed> shaken(Situation musts, Collection<Placed> first, int least) {
     SplittableRandom random = new SplittableRandom(SEED);
     Collection<Placed> best = first;
-    for (int i = 0; i < SHAKEN && end(best) > least; i++) {
+    double share = Math.pow((double) SHAKEN_WORKS / Math.max(SHAKEN_WORKS, musts.work().size()), 3);
+    for (int i = 0; i < SHAKEN * share && end(best) > least; i++) {
       Map<String, Double> keys = new HashMap<>();
       musts
           .work()

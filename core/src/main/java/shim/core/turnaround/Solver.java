@@ -54,7 +54,13 @@ final class Solver {
     this.grid = grid(now);
   }
 
+  /** More works than these are not searched through: no team has so many before one truck. */
+  private static final int MOST_WORKS = 200;
+
   static Found earlierThan(Situation now, int end) {
+    if (now.work().size() > MOST_WORKS) {
+      return new Found(Map.of(), false);
+    }
     return new Solver(now).solve(end);
   }
 
@@ -188,7 +194,7 @@ final class Solver {
     for (Work w : now.work()) {
       if (w.hands() > 0) {
         all.add(Known.in(tasks, w.id()));
-        heights.add(model.intVar(w.begun().map(b -> b.hands().size()).orElse(w.hands())));
+        heights.add(model.intVar(w.begun().map(this::known).orElse(w.hands())));
       }
     }
     for (Hand h : now.hands()) {
@@ -198,6 +204,11 @@ final class Solver {
       }
     }
     cumulative(all, heights, now.hands().size());
+  }
+
+  /** How many of those at a work are in the team still. */
+  private int known(Work.Begun begun) {
+    return (int) now.hands().stream().filter(h -> begun.hands().contains(h.name())).count();
   }
 
   private void holds() {

@@ -115,11 +115,11 @@ public record Work(
         Optional.of(given));
   }
 
-  Work lasting(int given) {
+  public Work lasting(int given) {
     return new Work(id, weight, given, spread, hands, only, holds, after, notBefore, waits, begun);
   }
 
-  Work weighing(Weight given) {
+  public Work weighing(Weight given) {
     return new Work(id, given, minutes, spread, hands, only, holds, after, notBefore, waits, begun);
   }
 

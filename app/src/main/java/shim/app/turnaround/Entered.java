@@ -1,0 +1,145 @@
+package shim.app.turnaround;
+
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.DayOfWeek;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import shim.core.turnaround.Weight;
+
+/** What people enter for a turnaround, as it is kept. */
+final class Entered {
+  static final int LONGEST_MINUTES = 60 * 24 * 14;
+
+  private Entered() {}
+
+  /**
+   * Something that is done before.
+   *
+   * @param id the task
+   * @param minutes that must pass after it, needing nobody: cooling, drying, sealant
+   */
+  record AfterTask(
+      @NotBlank String id,
+      @Min(value = 0, message = "a wait: 0 minutes or more")
+          @Max(value = LONGEST_MINUTES, message = "two weeks at most")
+          int minutes) {}
+
+  /**
+   * A task by hand, or what a person says otherwise of one that Shim made; what is missing stays as
+   * Shim has it.
+   *
+   * @param words what is to be done; only for a task by hand
+   * @param engineId the engine; null for none
+   * @param minutes it takes
+   * @param hands how many are at it at once
+   * @param only names of those who may do it; empty when anyone may
+   * @param turnsCrank it has the engine for itself
+   * @param after what is done before it
+   * @param begunAt when people began; null when nobody is at it
+   * @param begunBy names of those who are at it
+   * @param doneAt when it was done, or found not to be needed
+   * @param doneBy initials
+   */
+  record TaskSheet(
+      @Nullable @Size(max = 160, message = "160 letters at most") String words,
+      @Nullable UUID engineId,
+      @Nullable Weight weight,
+      @Nullable
+          @Min(value = 1, message = "1 minute or more")
+          @Max(value = LONGEST_MINUTES, message = "two weeks at most")
+          Integer minutes,
+      @Nullable
+          @Min(value = 0, message = "0 to 8 pairs of hands")
+          @Max(value = 8, message = "0 to 8 pairs of hands")
+          Integer hands,
+      List<@NotBlank @Size(max = 40) String> only,
+      @Nullable Boolean turnsCrank,
+      List<AfterTask> after,
+      @Nullable Instant begunAt,
+      List<@NotBlank @Size(max = 40) String> begunBy,
+      @Nullable Instant doneAt,
+      @Nullable @Size(max = 12) String doneBy) {
+    static final TaskSheet NOTHING =
+        new TaskSheet(
+            null, null, null, null, null, List.of(), null, List.of(), null, List.of(), null, null);
+  }
+
+  /** Hours of one day of the week. */
+  record WeekDay(@NotNull DayOfWeek day, @NotNull LocalTime from, @NotNull LocalTime to) {}
+
+  /** Days away, both included. */
+  record DaysAway(@NotNull LocalDate from, @NotNull LocalDate to) {}
+
+  /**
+   * One of the team.
+   *
+   * @param gone is no more in the team
+   */
+  record HandSheet(
+      @NotBlank(message = "give a name") @Size(max = 40, message = "40 letters at most")
+          String name,
+      @NotEmpty(message = "nobody is there on no day: choose at least one day") @Size(max = 7)
+          List<WeekDay> week,
+      @Size(max = 60) List<DaysAway> away,
+      boolean gone) {}
+
+  /** When the truck leaves, by the clock on the wall. */
+  record TruckSheet(
+      @Nullable @Size(max = 80, message = "80 letters at most") String name,
+      @NotNull(message = "give the day") LocalDate day,
+      @NotNull(message = "give the time") LocalTime at) {}
+
+  /** A part's way from the order to the bench; what was refused is ordered anew. */
+  enum OrderState {
+    WANTED,
+    ORDERED,
+    ARRIVED,
+    MEASURED,
+    REFUSED
+  }
+
+  /**
+   * A part that is wanted.
+   *
+   * @param taskId the task that waits for it
+   * @param leadDays days from the order to the arrival, as the supplier says
+   * @param price of one, in the team's money
+   * @param dueOn the day the supplier named
+   * @param found what was measured when it came, or why it was refused
+   */
+  record OrderSheet(
+      @NotBlank(message = "say which part") @Size(max = 160, message = "160 letters at most")
+          String part,
+      @Min(value = 1, message = "1 or more") @Max(value = 999, message = "999 at most") int count,
+      @Nullable UUID engineId,
+      @Nullable @Size(max = 120) String taskId,
+      @Nullable @Size(max = 80, message = "80 letters at most") String supplier,
+      @Nullable
+          @Min(value = 0, message = "0 to 365 days")
+          @Max(value = 365, message = "0 to 365 days")
+          Integer leadDays,
+      @Nullable
+          @Min(value = 0, message = "a price: 0 or more")
+          @Max(value = 1_000_000, message = "a million at most")
+          Double price,
+      @NotNull OrderState state,
+      @Nullable LocalDate orderedOn,
+      @Nullable LocalDate dueOn,
+      @Nullable LocalDate arrivedOn,
+      @Nullable @Size(max = 400, message = "400 letters at most") String found) {}
+
+  /** A work of the plan people work to, by the clock on the wall. */
+  record AgreedWork(@NotBlank String id, @NotNull Instant start, List<String> hands) {}
+
+  /** The plan people work to. */
+  record AgreedSheet(Instant at, String by, Instant end, List<AgreedWork> works) {}
+}

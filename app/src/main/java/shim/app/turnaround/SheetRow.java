@@ -1,0 +1,46 @@
+package shim.app.turnaround;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.util.List;
+import java.util.UUID;
+import org.hibernate.envers.Audited;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.jpa.repository.JpaRepository;
+import shim.app.record.Documents;
+
+interface SheetRows extends JpaRepository<SheetRow, String> {
+  List<SheetRow> findByKindOrderById(Documents.Kind kind);
+}
+
+/** One document of the turnaround. */
+@Entity
+@Audited
+@Table(name = "turnaround_sheet")
+class SheetRow {
+  @Id String id;
+
+  @Enumerated(EnumType.STRING)
+  Documents.Kind kind;
+
+  @Nullable UUID engineId;
+
+  @Lob
+  @Column(columnDefinition = "clob")
+  String sheet;
+
+  @Version int version;
+
+  protected SheetRow() {}
+
+  SheetRow(String id, Documents.Kind kind) {
+    this.id = id;
+    this.kind = kind;
+  }
+}

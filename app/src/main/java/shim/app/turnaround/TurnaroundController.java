@@ -1,0 +1,89 @@
+package shim.app.turnaround;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import shim.app.record.Initials;
+import shim.app.turnaround.Entered.HandSheet;
+import shim.app.turnaround.Entered.OrderSheet;
+import shim.app.turnaround.Entered.TaskSheet;
+import shim.app.turnaround.Entered.TruckSheet;
+import shim.app.turnaround.TurnaroundViews.TurnaroundView;
+
+/** What to do until the truck leaves. */
+@RestController
+class TurnaroundController {
+  private final Turnarounds turnarounds;
+  private final TurnaroundReader reader;
+
+  TurnaroundController(Turnarounds turnarounds, TurnaroundReader reader) {
+    this.turnarounds = turnarounds;
+    this.reader = reader;
+  }
+
+  /** A task as entered; {@code basedOn} is the version it was changed on, null for a new one. */
+  record TaskEntry(
+      @NotNull String id,
+      @NotNull @Valid TaskSheet task,
+      @Nullable Integer basedOn,
+      @Nullable @Initials String hand) {}
+
+  /** One of the team as entered. */
+  record HandEntry(@NotNull @Valid HandSheet hand, @Nullable Integer basedOn) {}
+
+  /** The truck as entered. */
+  record TruckEntry(@NotNull @Valid TruckSheet truck, @Nullable Integer basedOn) {}
+
+  /** A part wanted, ordered or here, as entered. */
+  record OrderEntry(
+      @NotNull @Valid OrderSheet order,
+      @Nullable Integer basedOn,
+      @Nullable @Initials String hand) {}
+
+  /** Who says that people work to the plan from now on. */
+  record Agreement(@Initials String hand, @Nullable Integer basedOn) {}
+
+  @GetMapping("/api/turnaround")
+  TurnaroundView turnaround() {
+    return reader.view();
+  }
+
+  /** The id of a task that Shim made has a stroke in it, so it is in the body. */
+  @PutMapping("/api/turnaround/tasks")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void task(@RequestBody TaskEntry entry) {
+    turnarounds.putTask(entry.id(), entry.task(), entry.basedOn(), entry.hand());
+  }
+
+  @PutMapping("/api/turnaround/hands/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void hand(@PathVariable UUID id, @RequestBody HandEntry entry) {
+    turnarounds.putHand(id, entry.hand(), entry.basedOn());
+  }
+
+  @PutMapping("/api/turnaround/truck")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void truck(@RequestBody TruckEntry entry) {
+    turnarounds.putTruck(entry.truck(), entry.basedOn());
+  }
+
+  @PutMapping("/api/turnaround/orders/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void order(@PathVariable UUID id, @RequestBody OrderEntry entry) {
+    turnarounds.putOrder(id, entry.order(), entry.basedOn(), entry.hand());
+  }
+
+  @PutMapping("/api/turnaround/agreed")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void agree(@RequestBody Agreement agreement) {
+    turnarounds.agree(agreement.hand(), agreement.basedOn());
+  }
+}
