@@ -13,7 +13,7 @@ import { SpringSheetPage } from "./features/fatigue/SpringSheetPage";
 import { SpringsPage } from "./features/fatigue/SpringsPage";
 import { TestPage } from "./features/fatigue/TestPage";
 import { TestStartPage } from "./features/fatigue/TestStartPage";
-import { HomePage } from "./features/home/HomePage";
+import { EnginesPage, HomePage } from "./features/home/HomePage";
 import { FilesPage } from "./features/interchange/FilesPage";
 import { BarPage } from "./features/lash/BarPage";
 import { EndPage } from "./features/lash/EndPage";
@@ -57,6 +57,7 @@ const atValve = <P extends string>(path: P, component: () => React.ReactNode) =>
 
 const routeTree = rootRoute.addChildren([
   at("/", HomePage),
+  at("/engines", EnginesPage),
   at("/engines/new", NewEnginePage),
   at("/engines/$id", EnginePage),
   at("/engines/$id/setup", SetupPage),

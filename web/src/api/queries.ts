@@ -328,6 +328,14 @@ export const engineReadiness = (engineId: string) =>
     queryFn: () => answered(api.GET("/api/engines/{id}/readiness", { params: { path: { id: engineId } } })),
   });
 
+/** The plan until the truck leaves; asked for at once again while it is being made. */
+export const turnaround = () =>
+  queryOptions({
+    queryKey: ["turnaround"],
+    queryFn: () => answered(api.GET("/api/turnaround")),
+    refetchInterval: (query) => (query.state.data?.plan ? 30_000 : 1_000),
+  });
+
 /** The dial's live reading, asked for while it is looked at. */
 export const dial = (live: boolean) =>
   queryOptions({

@@ -1694,7 +1694,7 @@ export interface components {
             task: components["schemas"]["TaskSheet"];
             /** Format: int32 */
             basedOn?: number;
-            hand: string;
+            hand?: string;
         };
         TaskSheet: {
             words?: string;
@@ -1710,6 +1710,8 @@ export interface components {
             turnsCrank?: boolean;
             after: components["schemas"]["AfterTask"][];
             /** Format: date-time */
+            notBefore?: string;
+            /** Format: date-time */
             begunAt?: string;
             begunBy: string[];
             /** Format: date-time */
@@ -1720,7 +1722,7 @@ export interface components {
             order: components["schemas"]["OrderSheet"];
             /** Format: int32 */
             basedOn?: number;
-            hand: string;
+            hand?: string;
         };
         OrderSheet: {
             part: string;
@@ -4364,6 +4366,60 @@ export interface components {
             crankDeg: number;
             words: components["schemas"]["StopWords"];
         };
+        AgreedTask: {
+            id: string;
+            /** Format: date-time */
+            start: string;
+            hands: string[];
+        };
+        AgreedView: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: date-time */
+            ends: string;
+            works: components["schemas"]["AgreedTask"][];
+            slips: components["schemas"]["SlipView"][];
+            /** Format: int32 */
+            version: number;
+        };
+        LeftView: {
+            id: string;
+            /** @enum {string} */
+            why: "NO_TIME" | "PART_UNKNOWN" | "NOT_WITHOUT" | "NOBODY";
+        };
+        OrderView: {
+            /** Format: uuid */
+            id: string;
+            order: components["schemas"]["OrderSheet"];
+            /** Format: date */
+            comes?: string;
+            tooLate: boolean;
+            /** Format: int32 */
+            version: number;
+        };
+        PlacedView: {
+            id: string;
+            /** Format: date-time */
+            start: string;
+            /** Format: date-time */
+            end: string;
+            hands: string[];
+            /** @enum {string} */
+            cause: "NOW" | "BEFORE" | "PART" | "BUSY" | "NOBODY_THERE";
+            causeName: string;
+        };
+        PlanNow: {
+            placed: components["schemas"]["PlacedView"][];
+            left: components["schemas"]["LeftView"][];
+            /** Format: date-time */
+            ends: string;
+            best: boolean;
+            late: string[];
+            /** Format: double */
+            chance?: number;
+            chain: string[];
+        };
         ReadinessReason: {
             /** @enum {string} */
             code: "OPEN_JOB" | "OPEN_ITEM" | "NOT_WHOLE" | "NO_SPRINGS" | "SPRINGS_NEVER_TESTED" | "SPRINGS_NOT_TESTED" | "SPRING_CHANGE" | "SPRINGS_READ_AGAIN" | "SPRINGS_WATCH" | "SPRING_SEEN" | "VALVES_WITHOUT_SPRING" | "ROUND_OPEN" | "NO_ROUND" | "RAN_SINCE_ROUND" | "LEFT_UNDONE" | "LASH_MOVES" | "LASH_MOVES_LOOKED_AT" | "ROCKER_SEEN" | "TICKS_HOT" | "LIFTER_CHANGE" | "LIFTERS_WATCH";
@@ -4376,6 +4432,73 @@ export interface components {
             hours?: number;
             because?: components["schemas"]["Said"];
             reference?: string;
+        };
+        SlipView: {
+            id: string;
+            /** @enum {string} */
+            kind: "LEFT_OUT" | "LATER" | "CAME" | "OTHER_HANDS" | "EARLIER" | "GONE";
+            /** Format: date-time */
+            was: string;
+            /** Format: date-time */
+            is: string;
+        };
+        TaskView: {
+            id: string;
+            /** @enum {string} */
+            kind: "SPRING_TEST" | "SPRINGS_AGAIN" | "LIFTER_LOOK" | "OPEN_JOB" | "SPRING_CHANGE" | "LIFTER_CHANGE" | "ROCKER_REPAIR" | "OPEN_ITEM" | "LASH_ROUND" | "BY_HAND";
+            words?: string;
+            /** Format: uuid */
+            engineId?: string;
+            positions: string[];
+            because: components["schemas"]["ReadinessReason"][];
+            /** @enum {string} */
+            weight: "MUST" | "SHOULD" | "COULD";
+            /** Format: int32 */
+            minutes: number;
+            /** Format: int32 */
+            timed: number;
+            /** Format: int32 */
+            hands: number;
+            sheet: components["schemas"]["TaskSheet"];
+            /** Format: int32 */
+            version?: number;
+        };
+        TeamEngine: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** @enum {string} */
+            state: "READY" | "READY_BUT" | "NOT_READY";
+            event?: string;
+            /** Format: date */
+            eventOn?: string;
+            rides: boolean;
+        };
+        TeamHand: {
+            /** Format: uuid */
+            id?: string;
+            hand: components["schemas"]["HandSheet"];
+            /** Format: int32 */
+            version?: number;
+        };
+        TruckView: {
+            name?: string;
+            /** Format: date-time */
+            leaves: string;
+            assumed: boolean;
+            /** Format: int32 */
+            version?: number;
+        };
+        TurnaroundView: {
+            /** Format: date-time */
+            now: string;
+            truck?: components["schemas"]["TruckView"];
+            engines: components["schemas"]["TeamEngine"][];
+            hands: components["schemas"]["TeamHand"][];
+            tasks: components["schemas"]["TaskView"][];
+            orders: components["schemas"]["OrderView"][];
+            plan?: components["schemas"]["PlanNow"];
+            agreed?: components["schemas"]["AgreedView"];
         };
         ComingEvent: {
             name: string;
@@ -7113,7 +7236,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "*/*": components["schemas"]["TurnaroundView"];
+                };
             };
         };
     };

@@ -14,6 +14,12 @@ import { useSettings } from "./settings";
 
 const UNITS: Record<LashUnit, string> = { thou: "thou, lbf", mm: "mm, N" };
 
+const ROOMS = [
+  ["/", "Plan"],
+  ["/engines", "Engines"],
+  ["/practice", "Learn"],
+] as const;
+
 const ICON =
   "flex min-h-11 min-w-11 items-center justify-center gap-2 rounded border border-transparent px-2 hover:border-hair";
 
@@ -38,6 +44,18 @@ export function Shell({ warning }: { warning: ReactNode }) {
           <img src="/shim.svg" alt="" className="size-8" />
           Shim
         </Link>
+        <nav aria-label="Rooms" className="flex items-center gap-1">
+          {ROOMS.map(([to, text]) => (
+            <Link
+              key={to}
+              to={to}
+              activeOptions={{ exact: true }}
+              className="flex min-h-12 items-center border-b-4 border-transparent px-3 font-semibold text-muted no-underline data-[status=active]:border-accent data-[status=active]:text-ink"
+            >
+              {text}
+            </Link>
+          ))}
+        </nav>
         {demo && (
           <span className="rounded border border-accent px-2 py-0.5 text-sm font-semibold text-accent">
             invented sample data
@@ -99,7 +117,7 @@ export function NotFound() {
     <div className="p-6">
       <h1 className="text-2xl">There is nothing here.</h1>
       <p className="mt-2">
-        <Link to="/">To the engines</Link>
+        <Link to="/engines">To the engines</Link>
       </p>
     </div>
   );

@@ -20,7 +20,7 @@ export function BackupPage() {
       <MakePart all={query.data} onMade={() => void query.refetch()} />
       <RestorePart />
       <p>
-        <Link to="/" className={buttonClass("quiet")}>
+        <Link to="/engines" className={buttonClass("quiet")}>
           To the engines
         </Link>
       </p>

@@ -117,7 +117,7 @@ function Over({ mistakes, onAgain }: { mistakes: number; onAgain: () => void }) 
         <Button look="now" onClick={onAgain}>
           Once more
         </Button>
-        <Link to="/" className={buttonClass()}>
+        <Link to="/engines" className={buttonClass()}>
           To the engines
         </Link>
       </div>

@@ -1,6 +1,6 @@
 import { Link } from "@tanstack/react-router";
 import type { Schemas } from "../../api/client";
-import { MarkIcon, type SpringVerdict } from "../../plan/verdict";
+import { type Mark, MarkIcon, type SpringVerdict } from "../../plan/verdict";
 
 interface SpringsLineProps {
   engineId: string;
@@ -12,20 +12,24 @@ export function SpringsLine({ engineId, known }: SpringsLineProps) {
   if (known.springs.length === 0) return null;
   const of = (v: SpringVerdict) => known.springs.filter((s) => s.said.verdict === v).map((s) => s.position);
   const change = of("CHANGE");
-  const watch = of("WATCH");
-  const worst: SpringVerdict =
+  const again = known.springs.filter((s) => s.said.waits).map((s) => s.position);
+  const watch = of("WATCH").filter((p) => !again.includes(p));
+  const worst: Mark =
     change.length > 0
       ? "CHANGE"
-      : watch.length > 0
-        ? "WATCH"
-        : of("NOT_TESTED").length > 0
-          ? "NOT_TESTED"
-          : "RUN";
+      : again.length > 0
+        ? "AGAIN"
+        : watch.length > 0
+          ? "WATCH"
+          : of("NOT_TESTED").length > 0
+            ? "NOT_TESTED"
+            : "RUN";
   const untested = of("NOT_TESTED");
   const tested = untested.length < known.springs.length;
   const words =
     [
       change.length > 0 && `change ${change.join(" ")}`,
+      again.length > 0 && `read again ${again.join(" ")}`,
       watch.length > 0 && `watch ${watch.join(" ")}`,
       untested.length > 0 && (tested ? `not tested ${untested.join(" ")}` : "not tested yet"),
     ]

@@ -20,10 +20,16 @@ import { SpringsLine } from "../fatigue/SpringsLine";
 import { EngineFilePart } from "../interchange/EngineFilePart";
 import { facesAt } from "../lash/faces";
 import { ReadyLine } from "../readiness/ReadyPart";
+import { PlanPage } from "../turnaround/PlanPage";
 import { type Readiness, readiness } from "./readiness";
 
-/** In one glance: which engine, which event next, what must be done before it. */
+/** Until there is an engine: what to do first. Then the plan until the truck leaves. */
 export function HomePage() {
+  return <PlanPage first={<FirstEngine />} />;
+}
+
+/** Engine by engine: which event next, what must be done before it. */
+export function EnginesPage() {
   const query = useQuery(engines());
   if (query.error && !query.data) return <Problem error={query.error} />;
   if (!query.data) return <Waiting />;

@@ -169,7 +169,7 @@ class DemoJourneyTest {
     String open =
         shim.get("/api/engines/" + six + "/rounds")
             .replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
-    List<String> views = new ArrayList<>(List.of("/", "/engines/new"));
+    List<String> views = new ArrayList<>(List.of("/", "/engines", "/engines/new"));
     for (String view :
         List.of(
             "",
@@ -282,6 +282,7 @@ class DemoJourneyTest {
     List<String> names =
         List.of(
             "home",
+            "",
             "new-engine",
             "engine",
             "lash-history",

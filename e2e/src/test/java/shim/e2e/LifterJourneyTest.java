@@ -37,7 +37,7 @@ class LifterJourneyTest extends OnTheHillV8 {
   @Test
   @Order(1)
   void aStrangerSaysWhichLobeSinceWhenWhyAndWhatToCheckFirst() {
-    browser.open(shim.url("/")).sees("✕ not ready: ");
+    browser.open(shim.url("/engines")).sees("✕ not ready: ");
     browser.press("Hill V8").awaitAddress("/engines/").sees("not ready for");
     browser.press("✕ 5E's lash: opening").awaitAddress("valve=5E");
     browser.sees("Its lash is opening").sees("began about 6.");

@@ -25,7 +25,7 @@ class SpringJourneyTest extends OnTheHillV8 {
   @Test
   @Order(1)
   void aStrangerFindsTheFailingSpringAndThatTheTesterIsNotToBlame() {
-    browser.open(shim.url("/")).sees("Springs: change 3E");
+    browser.open(shim.url("/engines")).sees("Springs: change 3E");
     browser.press("Springs: change").sees("Change before the next event:");
     browser.sees("lower than it usually does").sees("the check spring takes that out");
     browser.press("3E").sees("has left its set").sees("chance of more than the 10.0 % limit");

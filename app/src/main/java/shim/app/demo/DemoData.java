@@ -49,6 +49,7 @@ class DemoData implements ApplicationRunner {
   private final DemoSprings springs;
   private final DemoSets sets;
   private final DemoLifters lifters;
+  private final DemoTurnaround turnaround;
 
   DemoData(
       Engines engines,
@@ -57,7 +58,8 @@ class DemoData implements ApplicationRunner {
       DemoOthers others,
       DemoSprings springs,
       DemoSets sets,
-      DemoLifters lifters) {
+      DemoLifters lifters,
+      DemoTurnaround turnaround) {
     this.engines = engines;
     this.rounds = rounds;
     this.written = written;
@@ -65,6 +67,7 @@ class DemoData implements ApplicationRunner {
     this.springs = springs;
     this.sets = sets;
     this.lifters = lifters;
+    this.turnaround = turnaround;
   }
 
   @Override
@@ -86,6 +89,7 @@ class DemoData implements ApplicationRunner {
         night,
         six,
         new DemoLifters.Season(DemoRounds::id, written::startOf, others::sixAt));
+    turnaround.fill(v8, four);
   }
 
   private UUID hillV8() {

@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
 import shim.core.turnaround.Weight;
 
 /** What people enter for a turnaround, as it is kept. */
-final class Entered {
+public final class Entered {
   static final int LONGEST_MINUTES = 60 * 24 * 14;
 
   private Entered() {}
@@ -27,7 +27,7 @@ final class Entered {
    * @param id the task
    * @param minutes that must pass after it, needing nobody: cooling, drying, sealant
    */
-  record AfterTask(
+  public record AfterTask(
       @NotBlank String id,
       @Min(value = 0, message = "a wait: 0 minutes or more")
           @Max(value = LONGEST_MINUTES, message = "two weeks at most")
@@ -44,12 +44,13 @@ final class Entered {
    * @param only names of those who may do it; empty when anyone may
    * @param turnsCrank it has the engine for itself
    * @param after what is done before it
+   * @param notBefore when it can begin at the earliest; null where nothing stands against it
    * @param begunAt when people began; null when nobody is at it
    * @param begunBy names of those who are at it
    * @param doneAt when it was done, or found not to be needed
    * @param doneBy initials
    */
-  record TaskSheet(
+  public record TaskSheet(
       @Nullable @Size(max = 160, message = "160 letters at most") String words,
       @Nullable UUID engineId,
       @Nullable Weight weight,
@@ -64,27 +65,29 @@ final class Entered {
       List<@NotBlank @Size(max = 40) String> only,
       @Nullable Boolean turnsCrank,
       List<AfterTask> after,
+      @Nullable Instant notBefore,
       @Nullable Instant begunAt,
       List<@NotBlank @Size(max = 40) String> begunBy,
       @Nullable Instant doneAt,
       @Nullable @Size(max = 12) String doneBy) {
-    static final TaskSheet NOTHING =
+    public static final TaskSheet NOTHING =
         new TaskSheet(
-            null, null, null, null, null, List.of(), null, List.of(), null, List.of(), null, null);
+            null, null, null, null, null, List.of(), null, List.of(), null, null, List.of(), null,
+            null);
   }
 
   /** Hours of one day of the week. */
-  record WeekDay(@NotNull DayOfWeek day, @NotNull LocalTime from, @NotNull LocalTime to) {}
+  public record WeekDay(@NotNull DayOfWeek day, @NotNull LocalTime from, @NotNull LocalTime to) {}
 
   /** Days away, both included. */
-  record DaysAway(@NotNull LocalDate from, @NotNull LocalDate to) {}
+  public record DaysAway(@NotNull LocalDate from, @NotNull LocalDate to) {}
 
   /**
    * One of the team.
    *
    * @param gone is no more in the team
    */
-  record HandSheet(
+  public record HandSheet(
       @NotBlank(message = "give a name") @Size(max = 40, message = "40 letters at most")
           String name,
       @NotEmpty(message = "nobody is there on no day: choose at least one day") @Size(max = 7)
@@ -93,13 +96,13 @@ final class Entered {
       boolean gone) {}
 
   /** When the truck leaves, by the clock on the wall. */
-  record TruckSheet(
+  public record TruckSheet(
       @Nullable @Size(max = 80, message = "80 letters at most") String name,
       @NotNull(message = "give the day") LocalDate day,
       @NotNull(message = "give the time") LocalTime at) {}
 
   /** A part's way from the order to the bench; what was refused is ordered anew. */
-  enum OrderState {
+  public enum OrderState {
     WANTED,
     ORDERED,
     ARRIVED,
@@ -116,7 +119,7 @@ final class Entered {
    * @param dueOn the day the supplier named
    * @param found what was measured when it came, or why it was refused
    */
-  record OrderSheet(
+  public record OrderSheet(
       @NotBlank(message = "say which part") @Size(max = 160, message = "160 letters at most")
           String part,
       @Min(value = 1, message = "1 or more") @Max(value = 999, message = "999 at most") int count,
@@ -138,8 +141,8 @@ final class Entered {
       @Nullable @Size(max = 400, message = "400 letters at most") String found) {}
 
   /** A work of the plan people work to, by the clock on the wall. */
-  record AgreedWork(@NotBlank String id, @NotNull Instant start, List<String> hands) {}
+  public record AgreedWork(@NotBlank String id, @NotNull Instant start, List<String> hands) {}
 
   /** The plan people work to. */
-  record AgreedSheet(Instant at, String by, Instant end, List<AgreedWork> works) {}
+  public record AgreedSheet(Instant at, String by, Instant end, List<AgreedWork> works) {}
 }

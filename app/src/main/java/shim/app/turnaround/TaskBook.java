@@ -157,6 +157,9 @@ class TaskBook {
       }
       w = w.holds(holds);
     }
+    if (s.notBefore() != null) {
+      w = w.notBefore(Math.max(0, Team.minutes(now, Team.wall(s.notBefore()))));
+    }
     for (Entered.AfterTask a : s.after()) {
       w = w.after(a.id(), a.minutes());
     }

@@ -2,6 +2,7 @@ package shim.app.turnaround;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -34,7 +35,7 @@ class TurnaroundController {
       @NotNull String id,
       @NotNull @Valid TaskSheet task,
       @Nullable Integer basedOn,
-      @Nullable @Initials String hand) {}
+      @Nullable @Size(max = 12, message = "12 letters at most") String hand) {}
 
   /** One of the team as entered. */
   record HandEntry(@NotNull @Valid HandSheet hand, @Nullable Integer basedOn) {}
@@ -46,7 +47,7 @@ class TurnaroundController {
   record OrderEntry(
       @NotNull @Valid OrderSheet order,
       @Nullable Integer basedOn,
-      @Nullable @Initials String hand) {}
+      @Nullable @Size(max = 12, message = "12 letters at most") String hand) {}
 
   /** Who says that people work to the plan from now on. */
   record Agreement(@Initials String hand, @Nullable Integer basedOn) {}

@@ -22,7 +22,7 @@ import shim.app.turnaround.TurnaroundViews.AgreedView;
 import shim.app.turnaround.TurnaroundViews.LeftView;
 import shim.app.turnaround.TurnaroundViews.OrderView;
 import shim.app.turnaround.TurnaroundViews.PlacedView;
-import shim.app.turnaround.TurnaroundViews.PlanView;
+import shim.app.turnaround.TurnaroundViews.PlanNow;
 import shim.app.turnaround.TurnaroundViews.SlipView;
 import shim.app.turnaround.TurnaroundViews.TaskView;
 import shim.app.turnaround.TurnaroundViews.TeamHand;
@@ -176,8 +176,8 @@ class TurnaroundReader {
     return orders;
   }
 
-  private static PlanView plan(Plan plan, LocalDateTime now) {
-    return new PlanView(
+  private static PlanNow plan(Plan plan, LocalDateTime now) {
+    return new PlanNow(
         plan.placed().stream().map(p -> placed(p, now)).toList(),
         plan.left().stream().map(l -> new LeftView(l.work().id(), l.why())).toList(),
         now.plusMinutes(plan.musts()),

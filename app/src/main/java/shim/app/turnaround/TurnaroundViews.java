@@ -36,7 +36,7 @@ final class TurnaroundViews {
       List<TeamHand> hands,
       List<TaskView> tasks,
       List<OrderView> orders,
-      @Nullable PlanView plan,
+      @Nullable PlanNow plan,
       @Nullable AgreedView agreed) {}
 
   /**
@@ -116,7 +116,7 @@ final class TurnaroundViews {
    * @param chance that all musts are done in time; null where some cannot be planned
    * @param chain the tasks that decide the end
    */
-  record PlanView(
+  record PlanNow(
       List<PlacedView> placed,
       List<LeftView> left,
       LocalDateTime ends,

@@ -41,7 +41,7 @@ public class Turnarounds {
     this.engines = engines;
   }
 
-  void putTask(String id, TaskSheet sheet, @Nullable Integer basedOn, @Nullable String who) {
+  public void putTask(String id, TaskSheet sheet, @Nullable Integer basedOn, @Nullable String who) {
     Map<String, TaskBook.Noted> all = reader.tasks();
     String words = sheet.words();
     boolean own = words != null;
@@ -132,7 +132,7 @@ public class Turnarounds {
         : known.task().kind().name().toLowerCase(Locale.ROOT).replace('_', ' ');
   }
 
-  void putHand(UUID id, HandSheet sheet, @Nullable Integer basedOn) {
+  public void putHand(UUID id, HandSheet sheet, @Nullable Integer basedOn) {
     for (int i = 0; i < sheet.week().size(); i++) {
       Entered.WeekDay d = sheet.week().get(i);
       if (!d.to().isAfter(d.from())) {
@@ -159,7 +159,7 @@ public class Turnarounds {
         id.toString(), Documents.Kind.PLAN_HAND, kept, new Sheets.Change(null, basedOn, null));
   }
 
-  void putTruck(TruckSheet sheet, @Nullable Integer basedOn) {
+  public void putTruck(TruckSheet sheet, @Nullable Integer basedOn) {
     LocalDateTime leaves = sheet.day().atTime(sheet.at());
     if (!leaves.isAfter(team.now())) {
       throw Refusal.invalid("day", "the truck has left by then: give a time to come");
@@ -168,7 +168,7 @@ public class Turnarounds {
         Team.TRUCK, Documents.Kind.PLAN_TRUCK, sheet, new Sheets.Change(null, basedOn, null));
   }
 
-  void putOrder(UUID id, OrderSheet sheet, @Nullable Integer basedOn, @Nullable String who) {
+  public void putOrder(UUID id, OrderSheet sheet, @Nullable Integer basedOn, @Nullable String who) {
     if (sheet.state() == OrderState.ORDERED && sheet.orderedOn() == null) {
       throw Refusal.invalid("orderedOn", "give the day it was ordered");
     }
@@ -191,7 +191,7 @@ public class Turnarounds {
   }
 
   /** From now on people work to the plan as it is now. */
-  void agree(String who, @Nullable Integer basedOn) {
+  public void agree(String who, @Nullable Integer basedOn) {
     AgreedSheet now =
         reader
             .toAgree(who)

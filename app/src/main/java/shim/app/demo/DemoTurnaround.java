@@ -1,0 +1,201 @@
+package shim.app.demo;
+
+import java.time.Clock;
+import java.time.DayOfWeek;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+import shim.app.turnaround.Entered.AfterTask;
+import shim.app.turnaround.Entered.DaysAway;
+import shim.app.turnaround.Entered.HandSheet;
+import shim.app.turnaround.Entered.OrderSheet;
+import shim.app.turnaround.Entered.OrderState;
+import shim.app.turnaround.Entered.TaskSheet;
+import shim.app.turnaround.Entered.TruckSheet;
+import shim.app.turnaround.Entered.WeekDay;
+import shim.app.turnaround.Turnarounds;
+import shim.core.turnaround.Weight;
+
+/**
+ * The days to the final: three people, one spring late at its supplier, and on the last morning a
+ * round that must be hot, after which the engine cools while the spring comes.
+ */
+@Component
+@ConditionalOnProperty("shim.demo")
+class DemoTurnaround {
+  private static final int LAST_DAY = 8;
+  private static final int COOLING = 240;
+
+  private final Turnarounds turnarounds;
+  private final Clock clock;
+
+  DemoTurnaround(Turnarounds turnarounds, Clock clock) {
+    this.turnarounds = turnarounds;
+    this.clock = clock;
+  }
+
+  void fill(UUID v8, UUID four) {
+    LocalDate last = day(LAST_DAY);
+    hand("KV", List.of(DayOfWeek.values()), 7, 18, List.of());
+    hand(
+        "MO",
+        List.of(DayOfWeek.values()).subList(0, 6),
+        9,
+        18,
+        List.of(new DaysAway(day(2), day(3))));
+    hand("TS", List.of(DayOfWeek.values()), 16, 21, List.of());
+    turnarounds.putTruck(new TruckSheet("Six Hours of Fenmoor", last, LocalTime.of(17, 30)), null);
+
+    String hot =
+        task(
+            "hot round",
+            own("Warm up, hot round as found", v8, Weight.MUST, 60)
+                .at(last.atTime(7, 0).atZone(ZoneId.systemDefault()).toInstant())
+                .only("KV")
+                .crank());
+    String change = v8 + "/SPRING_CHANGE";
+    task(change, of(Weight.MUST, 60).after(hot, COOLING));
+    task(v8 + "/LASH_ROUND", of(Weight.MUST, null));
+    task(
+        "load the truck",
+        own("Load the truck", null, Weight.MUST, 75).hands(2).after(v8 + "/LASH_ROUND", 0));
+    String drain = task("drain", own("Drain the fuel, dry the cells", v8, Weight.SHOULD, 30));
+    task("fill", own("Fresh fuel in", v8, Weight.SHOULD, 20).after(drain, 12 * 60));
+    task("plugs", own("Plugs out, look, gap, in", v8, Weight.SHOULD, 40));
+    task("oil", own("Oil and filter", v8, Weight.SHOULD, 35));
+    String cup = task("cup", own("New spring cup at 2E", four, Weight.SHOULD, 50).crank());
+
+    order(
+        "outer spring",
+        new OrderSheet(
+            "Outer spring, 220 lbf at 1.950 in, rate 440",
+            1,
+            v8,
+            change,
+            "Beck Springs",
+            8,
+            38.0,
+            OrderState.ORDERED,
+            day(-2),
+            last,
+            null,
+            null));
+    order(
+        "cup",
+        new OrderSheet(
+            "Spring cup, bore 0.570 in, thin floor",
+            1,
+            four,
+            cup,
+            "Quarry Turned Parts",
+            12,
+            14.5,
+            OrderState.WANTED,
+            null,
+            null,
+            null,
+            null));
+    order(
+        "gaskets",
+        new OrderSheet(
+            "Valve cover gaskets",
+            2,
+            v8,
+            null,
+            "Fenmoor Gaskets",
+            3,
+            9.0,
+            OrderState.ARRIVED,
+            day(-4),
+            day(0),
+            day(0),
+            null));
+  }
+
+  private LocalDate day(int ahead) {
+    return LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()).plusDays(ahead);
+  }
+
+  private void hand(String name, List<DayOfWeek> days, int from, int to, List<DaysAway> away) {
+    List<WeekDay> week =
+        days.stream().map(d -> new WeekDay(d, LocalTime.of(from, 0), LocalTime.of(to, 0))).toList();
+    turnarounds.putHand(
+        DemoRounds.id("hand " + name), new HandSheet(name, week, away, false), null);
+  }
+
+  private String task(String name, Said said) {
+    String id = name.contains("/") ? name : DemoRounds.id("task " + name).toString();
+    turnarounds.putTask(id, said.sheet(), null, "KV");
+    return id;
+  }
+
+  private void order(String name, OrderSheet sheet) {
+    turnarounds.putOrder(DemoRounds.id("order " + name), sheet, null, "KV");
+  }
+
+  private static Said own(String words, @Nullable UUID engine, Weight weight, int minutes) {
+    return new Said(words, engine, weight, minutes);
+  }
+
+  private static Said of(Weight weight, @Nullable Integer minutes) {
+    return new Said(null, null, weight, minutes);
+  }
+
+  /** A task as it is being told. */
+  private static final class Said {
+    private final @Nullable String words;
+    private final @Nullable UUID engine;
+    private final Weight weight;
+    private final @Nullable Integer minutes;
+    private @Nullable Integer hands;
+    private @Nullable Boolean crank;
+    private @Nullable Instant notBefore;
+    private List<String> only = List.of();
+    private List<AfterTask> after = List.of();
+
+    Said(@Nullable String words, @Nullable UUID engine, Weight weight, @Nullable Integer minutes) {
+      this.words = words;
+      this.engine = engine;
+      this.weight = weight;
+      this.minutes = minutes;
+    }
+
+    Said at(Instant given) {
+      notBefore = given;
+      return this;
+    }
+
+    Said only(String name) {
+      only = List.of(name);
+      return this;
+    }
+
+    Said hands(int given) {
+      hands = given;
+      return this;
+    }
+
+    Said crank() {
+      crank = true;
+      return this;
+    }
+
+    Said after(String task, int wait) {
+      after = Stream.concat(after.stream(), Stream.of(new AfterTask(task, wait))).toList();
+      return this;
+    }
+
+    TaskSheet sheet() {
+      return new TaskSheet(
+          words, engine, weight, minutes, hands, only, crank, after, notBefore, null, List.of(),
+          null, null);
+    }
+  }
+}
