@@ -46,27 +46,28 @@ public class Turnarounds {
     String words = sheet.words();
     boolean own = words != null;
     if (words != null && words.isBlank()) {
-      throw Refusal.invalid("words", "say what is to be done");
+      throw Refusal.invalid("task.words", "say what is to be done");
     }
     if (!own && (!all.containsKey(id) || all.get(id).task().engine().isEmpty())) {
       throw Refusal.conflict("this is no more to be done: look at the plan again");
     }
     if (!own && sheet.doneAt() != null) {
       throw Refusal.invalid(
-          "doneAt", "it is done when its round, test or job is signed: that ticks it by itself");
+          "task.doneAt",
+          "it is done when its round, test or job is signed: that ticks it by itself");
     }
     if (sheet.engineId() != null) {
       engines.get(sheet.engineId());
     }
-    known(sheet.only(), "only");
-    known(sheet.begunBy(), "begunBy");
+    known(sheet.only(), "task.only");
+    known(sheet.begunBy(), "task.begunBy");
     if (sheet.begunAt() != null && sheet.begunBy().isEmpty() && hands(sheet, all.get(id)) > 0) {
-      throw Refusal.invalid("begunBy", "say who is at it");
+      throw Refusal.invalid("task.begunBy", "say who is at it");
     }
     int able = sheet.only().isEmpty() ? team.names().size() : new HashSet<>(sheet.only()).size();
     if (hands(sheet, all.get(id)) > able) {
       throw Refusal.invalid(
-          "hands", "it needs more hands than may do it: " + able + " in the team");
+          "task.hands", "it needs more hands than may do it: " + able + " in the team");
     }
     noCircle(id, sheet, all);
     sheets.put(
@@ -104,7 +105,7 @@ public class Turnarounds {
     Work mine = all.containsKey(id) ? all.get(id).task().work() : Work.of(id, Weight.MUST, 1);
     for (Entered.AfterTask a : sheet.after()) {
       if (!ids.contains(a.id())) {
-        throw Refusal.invalid("after", "what it waits for is no more to be done");
+        throw Refusal.invalid("task.after", "what it waits for is no more to be done");
       }
       mine = mine.after(a.id(), a.minutes());
     }
@@ -116,7 +117,7 @@ public class Turnarounds {
                   circle.stream()
                       .map(c -> c.equals(id) ? name(sheet, all.get(id)) : name(null, all.get(c)))
                       .collect(Collectors.joining(", then "));
-              throw Refusal.invalid("after", "these wait for one another: " + names);
+              throw Refusal.invalid("task.after", "these wait for one another: " + names);
             });
   }
 
@@ -136,12 +137,13 @@ public class Turnarounds {
     for (int i = 0; i < sheet.week().size(); i++) {
       Entered.WeekDay d = sheet.week().get(i);
       if (!d.to().isAfter(d.from())) {
-        throw Refusal.invalid("week[" + i + "].to", "the end of the day comes after its begin");
+        throw Refusal.invalid(
+            "hand.week[" + i + "].to", "the end of the day comes after its begin");
       }
     }
     for (int i = 0; i < sheet.away().size(); i++) {
       if (sheet.away().get(i).to().isBefore(sheet.away().get(i).from())) {
-        throw Refusal.invalid("away[" + i + "].to", "back before they left");
+        throw Refusal.invalid("hand.away[" + i + "].to", "back before they left");
       }
     }
     boolean taken =
@@ -152,7 +154,7 @@ public class Turnarounds {
                         && !h.id().equals(id)
                         && h.hand().name().equalsIgnoreCase(sheet.name().strip()));
     if (taken && !sheet.gone()) {
-      throw Refusal.invalid("name", "somebody of that name is in the team already");
+      throw Refusal.invalid("hand.name", "somebody of that name is in the team already");
     }
     HandSheet kept = new HandSheet(sheet.name().strip(), sheet.week(), sheet.away(), sheet.gone());
     sheets.put(
@@ -162,7 +164,7 @@ public class Turnarounds {
   public void putTruck(TruckSheet sheet, @Nullable Integer basedOn) {
     LocalDateTime leaves = sheet.day().atTime(sheet.at());
     if (!leaves.isAfter(team.now())) {
-      throw Refusal.invalid("day", "the truck has left by then: give a time to come");
+      throw Refusal.invalid("truck.day", "the truck has left by then: give a time to come");
     }
     sheets.put(
         Team.TRUCK, Documents.Kind.PLAN_TRUCK, sheet, new Sheets.Change(null, basedOn, null));
@@ -170,15 +172,15 @@ public class Turnarounds {
 
   public void putOrder(UUID id, OrderSheet sheet, @Nullable Integer basedOn, @Nullable String who) {
     if (sheet.state() == OrderState.ORDERED && sheet.orderedOn() == null) {
-      throw Refusal.invalid("orderedOn", "give the day it was ordered");
+      throw Refusal.invalid("order.orderedOn", "give the day it was ordered");
     }
     if (sheet.state() == OrderState.REFUSED && (sheet.found() == null || sheet.found().isBlank())) {
-      throw Refusal.invalid("found", "say what was wrong with it");
+      throw Refusal.invalid("order.found", "say what was wrong with it");
     }
     if (sheet.dueOn() != null
         && sheet.orderedOn() != null
         && sheet.dueOn().isBefore(sheet.orderedOn())) {
-      throw Refusal.invalid("dueOn", "it cannot come before it was ordered");
+      throw Refusal.invalid("order.dueOn", "it cannot come before it was ordered");
     }
     if (sheet.engineId() != null) {
       engines.get(sheet.engineId());
