@@ -119,7 +119,7 @@ const SHAPES = {
 /** Every engine in one line. */
 function Engines({ turnaround: t }: { turnaround: Turnaround }) {
   return (
-    <ul className="grid grid-cols-[repeat(auto-fit,minmax(15rem,1fr))] gap-2" aria-label="Engines">
+    <ul className="grid grid-cols-[repeat(auto-fit,minmax(18rem,1fr))] gap-2" aria-label="Engines">
       {t.engines.map((e) => {
         const [shape, tone, word] = SHAPES[e.state];
         return (
@@ -133,7 +133,7 @@ function Engines({ turnaround: t }: { turnaround: Turnaround }) {
               <span className={`font-semibold whitespace-nowrap ${tone}`}>
                 {shape} {word}
               </span>
-              <span className="flex min-w-0 flex-1 items-center justify-end gap-2 text-sm text-muted">
+              <span className="flex flex-1 items-center justify-end gap-2 whitespace-nowrap text-sm text-muted">
                 {e.rides && t.truck && <Truck className="size-4" aria-label="on this truck" />}
                 {e.eventOn ? day(e.eventOn) : "no event"}
               </span>
