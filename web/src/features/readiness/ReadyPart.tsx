@@ -8,7 +8,8 @@ import { reasonWords } from "./words";
 type Reason = Schemas["ReadinessReason"];
 type State = Reason["asks"];
 
-const STATES: Record<State, { shape: string; word: string; color: string; tone: string }> = {
+/** How a state is marked, wherever it is shown. */
+export const STATES: Record<State, { shape: string; word: string; color: string; tone: string }> = {
   READY: { shape: "✓", word: "ready", color: "var(--ok)", tone: "text-ok" },
   READY_BUT: { shape: "!", word: "ready, but", color: "var(--wide)", tone: "text-wide" },
   NOT_READY: { shape: "✕", word: "not ready", color: "var(--tight)", tone: "text-tight" },

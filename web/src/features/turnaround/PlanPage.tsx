@@ -6,6 +6,7 @@ import { turnaround as turnaroundQuery } from "../../api/queries";
 import { Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { Button } from "../../ui/Button";
+import { STATES } from "../readiness/ReadyPart";
 import { type Order, standing, type Task, type Turnaround } from "./board";
 import { Hands } from "./Hands";
 import { Lanes } from "./Lanes";
@@ -110,18 +111,12 @@ function Head({ turnaround: t, onTruck }: { turnaround: Turnaround; onTruck: () 
   );
 }
 
-const SHAPES = {
-  READY: ["✓", "text-ok", "ready"],
-  READY_BUT: ["!", "text-wide", "ready, but"],
-  NOT_READY: ["✕", "text-tight", "not ready"],
-} as const;
-
 /** Every engine in one line. */
 function Engines({ turnaround: t }: { turnaround: Turnaround }) {
   return (
     <ul className="grid grid-cols-[repeat(auto-fit,minmax(18rem,1fr))] gap-2" aria-label="Engines">
       {t.engines.map((e) => {
-        const [shape, tone, word] = SHAPES[e.state];
+        const { shape, tone, word } = STATES[e.state];
         return (
           <li key={e.id}>
             <Link
