@@ -68,6 +68,13 @@ class EngineTasksTest {
   }
 
   @Test
+  void whatBelongsToOneStepDoesNotWaitForItsLike() {
+    List<Task> tasks =
+        tasks(COLD, reason(Code.SPRINGS_NOT_TESTED, "1I"), reason(Code.LASH_MOVES, "2E"));
+    assertThat(tasks).hasSize(2).allMatch(t -> t.work().after().isEmpty());
+  }
+
+  @Test
   void aChangedSpringAsksForItsLash() {
     List<Task> tasks = tasks(COLD, reason(Code.SPRING_CHANGE, "3E"));
     Task lash = of(tasks, Kind.LASH_ROUND);
