@@ -64,8 +64,9 @@ record Launch(
       if (every < 0 || keep < 1) {
         return refused("--backup-every wants hours, 0 for never; --backup-keep at least 1");
       }
+      boolean anew = demo && !args.contains("--keep");
       return new Launch(
-          demo, port, folder, lan, newKey(), every, keep, trouble(demo, port, folder, lan));
+          demo, port, folder, lan, newKey(), every, keep, trouble(anew, port, folder, lan));
     } catch (IOException e) {
       return refused("no port is free on this machine");
     } catch (NumberFormatException e) {
@@ -101,7 +102,7 @@ record Launch(
         : Path.of(System.getProperty("user.home"), "shim-data");
   }
 
-  private static Optional<String> trouble(boolean demo, int port, Path folder, boolean lan) {
+  private static Optional<String> trouble(boolean anew, int port, Path folder, boolean lan) {
     try (ServerSocket probe = new ServerSocket()) {
       probe.bind(new InetSocketAddress(lan ? "0.0.0.0" : "127.0.0.1", port));
     } catch (IOException | IllegalArgumentException e) {
@@ -113,7 +114,7 @@ record Launch(
       if (!lock(folder, port)) {
         return Optional.of("the data folder " + folder + " is in use by a running Shim");
       }
-      if (demo) {
+      if (anew) {
         clear(folder);
       }
       return DataFolder.prepare(folder);
@@ -146,7 +147,7 @@ record Launch(
     return Optional.of(Integer.parseInt(Files.readString(folder.resolve(LOCK)).strip()));
   }
 
-  /** The demo begins anew at each start; only files Shim itself makes are removed. */
+  /** A demo begins anew unless it is to be kept; only files Shim itself makes are removed. */
   private static void clear(Path folder) throws IOException {
     try (Stream<Path> files = Files.walk(folder, 2)) {
       files

@@ -67,6 +67,14 @@ class LaunchTest {
   }
 
   @Test
+  void aDemoThatIsKeptGoesOnFromItsFiles() throws IOException {
+    Files.writeString(folder.resolve("shim.mv.db"), "as it was left");
+    Launch launch = launch("demo", "--keep", "--port=0");
+    assertThat(folder.resolve("shim.mv.db")).hasContent("as it was left");
+    assertThat(launch.settings()).contains("--shim.demo=true");
+  }
+
+  @Test
   void tabletsAreLetInOnlyWhenAskedForAndWithAKey() {
     Launch lan = launch("start", "--lan", "--port=0");
     assertThat(lan.settings()).contains("--server.address=0.0.0.0", "--shim.lan=true");

@@ -19,6 +19,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** The packaged application as its own process, as a user starts it. */
 final class RunningShim implements AutoCloseable {
@@ -49,8 +50,34 @@ final class RunningShim implements AutoCloseable {
     return new RunningShim("start", tempFolder());
   }
 
+  /** A demo of its own; the data are made once, for they take longer than a start. */
   static RunningShim demo() {
-    return new RunningShim("demo", tempFolder());
+    try {
+      Path data = tempFolder();
+      try (Stream<Path> files = Files.list(DemoFolder.MADE)) {
+        for (Path file : files.toList()) {
+          Files.copy(file, data.resolve(file.getFileName()));
+        }
+      }
+      return new RunningShim("demo", data, "--keep");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** Made when the first demo is asked for, by a start as a user's. */
+  private static final class DemoFolder {
+    static final Path MADE = made();
+
+    private static Path made() {
+      try (RunningShim shim = new RunningShim("demo", tempFolder())) {
+        shim.stop();
+        return shim.data;
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        throw new IllegalStateException(e);
+      }
+    }
   }
 
   /** Listening on the network, as tablets reach it. */

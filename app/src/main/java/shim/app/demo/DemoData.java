@@ -72,9 +72,17 @@ class DemoData implements ApplicationRunner {
 
   @Override
   public void run(ApplicationArguments args) {
-    if (!engines.all().isEmpty()) {
-      return;
+    UUID v8 = DemoRounds.id(String.valueOf(DemoEngines.hillV8().name()));
+    if (engines.all().isEmpty()) {
+      fill();
     }
+    if (engines.all().stream().anyMatch(e -> e.id().equals(v8))) {
+      springs.connect(v8, DemoRounds::id);
+      lifters.connect(v8);
+    }
+  }
+
+  private void fill() {
     UUID v8 = hillV8();
     UUID four = others.paddockFour();
     UUID night = others.nightV8();

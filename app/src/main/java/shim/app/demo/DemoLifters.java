@@ -65,11 +65,10 @@ class DemoLifters {
     looks(v8, night, season);
     looksOfSix(six, season.ofSix());
     survey(four, season);
-    connect(v8);
   }
 
   /** A dial over the hill V8's valves: all lobes about full, one short by what its lash opened. */
-  private void connect(UUID v8) {
+  void connect(UUID v8) {
     Engine engine = engines.get(v8).engine();
     Random random = new Random(29);
     try {

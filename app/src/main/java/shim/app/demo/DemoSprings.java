@@ -88,7 +88,7 @@ class DemoSprings {
         25);
   }
 
-  /** Types, sets, rules, a season of tests, and the tester that holds the same springs. */
+  /** Types, sets, rules, a season of tests. */
   void fill(UUID v8, DemoSets.Calendar calendar, UUID lastEvent) {
     Function<String, UUID> id = calendar.id();
     DoubleFunction<Instant> dateOf = calendar.dateOf();
@@ -108,18 +108,11 @@ class DemoSprings {
     types.put(id.apply("stiff"), stiff(), "KV");
     rules.put(v8, rulesOf(), "KV");
     changes.put(v8, changesOf(), "KV");
-    SpringType type = types.get(id.apply("dual")).type();
     List<Position> positions = engines.get(v8).engine().layout().positions();
     Map<Position, Double> heights = heights(positions);
     sets.set(v8, id.apply("dual"), 1.550, "A", positions, heights, id, dateOf.apply(0));
     spares(id);
-    SpringSeason season =
-        new SpringSeason(
-            positions,
-            type.curve(),
-            type.referenceHeightIn(),
-            List.of(new Failing(Position.parse("3E"), 5.6, 0.0105)),
-            new Random(23));
+    SpringSeason season = season(v8, id);
     for (int t = 0; t < TESTED.length; t++) {
       sets.keep(
           v8,
@@ -133,7 +126,17 @@ class DemoSprings {
           dateOf);
     }
     lastRuns(v8, lastEvent, id, dateOf.apply(10.1));
-    connect(season, type);
+  }
+
+  /** The hidden truth of the hill V8's springs: the same at every start. */
+  private SpringSeason season(UUID v8, Function<String, UUID> id) {
+    SpringType type = types.get(id.apply("dual")).type();
+    return new SpringSeason(
+        engines.get(v8).engine().layout().positions(),
+        type.curve(),
+        type.referenceHeightIn(),
+        List.of(new Failing(Position.parse("3E"), 5.6, 0.0105)),
+        new Random(23));
   }
 
   private static SpringRules.SpringRulesSheet rulesOf() {
@@ -245,7 +248,9 @@ class DemoSprings {
     }
   }
 
-  private void connect(SpringSeason season, SpringType type) {
+  /** A tester on whose lever the same springs lie. */
+  void connect(UUID v8, Function<String, UUID> id) {
+    SpringSeason season = season(v8, id);
     try {
       SimulatedInstrument simulated =
           SimulatedTester.holding(
