@@ -34,6 +34,7 @@ class CoreStructureTest {
           "lifter",
           "change",
           "readiness",
+          "stock",
           "turnaround",
           "season");
 
