@@ -28,6 +28,8 @@ import { ComparePage } from "./features/spring/ComparePage";
 import { OrderSheetPage } from "./features/spring/OrderSheetPage";
 import { PocketsPage } from "./features/spring/PocketsPage";
 import { SpringSetupPage } from "./features/spring/SpringSetupPage";
+import { ListsPage } from "./features/stock/ListsPage";
+import { PartsPage } from "./features/stock/PartsPage";
 import { WaitingPage } from "./outbox/WaitingPage";
 import { NotFound, Shell } from "./shell/Shell";
 
@@ -80,6 +82,8 @@ const routeTree = rootRoute.addChildren([
   at("/engines/$id/files", FilesPage),
   at("/jobs/$id", WalkPage),
   at("/jobs/$id/bar", JobBarPage),
+  at("/parts", PartsPage),
+  at("/parts/lists", ListsPage),
   at("/practice", PracticePage),
   at("/waiting", WaitingPage),
   at("/backup", BackupPage),

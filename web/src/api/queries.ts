@@ -336,6 +336,13 @@ export const turnaround = () =>
     refetchInterval: (query) => (query.state.data?.plan ? 30_000 : 1_000),
   });
 
+/** Parts: on the shelf, in engines with when they fall due, on order. */
+export const stock = () =>
+  queryOptions({
+    queryKey: ["stock"],
+    queryFn: () => answered(api.GET("/api/stock")),
+  });
+
 /** The dial's live reading, asked for while it is looked at. */
 export const dial = (live: boolean) =>
   queryOptions({

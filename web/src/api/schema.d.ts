@@ -36,22 +36,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/turnaround/orders/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["order"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/turnaround/hands/{id}": {
         parameters: {
             query?: never;
@@ -109,6 +93,38 @@ export interface paths {
         };
         get?: never;
         put: operations["standAt"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/parts/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["part"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/orders/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["order"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1108,6 +1124,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stock"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/packing-list.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["packingList"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/order-list.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["orderList"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/springs": {
         parameters: {
             query?: never;
@@ -1718,34 +1782,6 @@ export interface components {
             doneAt?: string;
             doneBy?: string;
         };
-        OrderEntry: {
-            order: components["schemas"]["OrderSheet"];
-            /** Format: int32 */
-            basedOn?: number;
-            hand?: string;
-        };
-        OrderSheet: {
-            part: string;
-            /** Format: int32 */
-            count: number;
-            /** Format: uuid */
-            engineId?: string;
-            taskId?: string;
-            supplier?: string;
-            /** Format: int32 */
-            leadDays?: number;
-            /** Format: double */
-            price?: number;
-            /** @enum {string} */
-            state: "WANTED" | "ORDERED" | "ARRIVED" | "MEASURED" | "REFUSED";
-            /** Format: date */
-            orderedOn?: string;
-            /** Format: date */
-            dueOn?: string;
-            /** Format: date */
-            arrivedOn?: string;
-            found?: string;
-        };
         DaysAway: {
             /** Format: date */
             from: string;
@@ -1796,6 +1832,77 @@ export interface components {
             place: string;
             /** Format: double */
             heightIn: number;
+        };
+        MeasureSheet: {
+            /** @enum {string} */
+            what: "BORE" | "OUTER" | "INNER" | "HEIGHT" | "LENGTH" | "THICKNESS" | "LOAD";
+            /** Format: double */
+            wanted: number;
+            /** Format: double */
+            below: number;
+            /** Format: double */
+            above: number;
+        };
+        PartEntry: {
+            part: components["schemas"]["PartSheet"];
+            /** Format: int32 */
+            basedOn?: number;
+            hand?: string;
+        };
+        PartSheet: {
+            name: string;
+            engines: string[];
+            place?: string;
+            /** Format: int32 */
+            count: number;
+            /** Format: int32 */
+            take: number;
+            /** Format: double */
+            price?: number;
+            supplier?: string;
+            /** Format: int32 */
+            leadDays?: number;
+            measures: components["schemas"]["MeasureSheet"][];
+            note?: string;
+        };
+        MeasuredFigure: {
+            /** @enum {string} */
+            what: "BORE" | "OUTER" | "INNER" | "HEIGHT" | "LENGTH" | "THICKNESS" | "LOAD";
+            /** Format: double */
+            figure: number;
+        };
+        OrderEntry: {
+            order: components["schemas"]["OrderSheet"];
+            /** Format: int32 */
+            basedOn?: number;
+            hand?: string;
+        };
+        OrderSheet: {
+            part: string;
+            /** Format: int32 */
+            count: number;
+            /** Format: uuid */
+            engineId?: string;
+            taskId?: string;
+            /** Format: uuid */
+            jobId?: string;
+            /** Format: uuid */
+            kindId?: string;
+            supplier?: string;
+            /** Format: int32 */
+            leadDays?: number;
+            /** Format: double */
+            price?: number;
+            /** @enum {string} */
+            state: "WANTED" | "ORDERED" | "ARRIVED" | "MEASURED" | "REFUSED";
+            /** Format: date */
+            orderedOn?: string;
+            /** Format: date */
+            dueOn?: string;
+            /** Format: date */
+            arrivedOn?: string;
+            measured: components["schemas"]["MeasuredFigure"][];
+            found?: string;
         };
         SpringEntry: {
             /** Format: uuid */
@@ -4500,6 +4607,78 @@ export interface components {
             plan?: components["schemas"]["PlanNow"];
             agreed?: components["schemas"]["AgreedView"];
         };
+        ArrivalLine: {
+            /** @enum {string} */
+            what: "BORE" | "OUTER" | "INNER" | "HEIGHT" | "LENGTH" | "THICKNESS" | "LOAD";
+            /** Format: double */
+            figure?: number;
+            /** @enum {string} */
+            found: "FITS" | "TOO_SMALL" | "TOO_LARGE" | "NOT_MEASURED";
+        };
+        DueLine: {
+            /** Format: uuid */
+            engineId: string;
+            engine: string;
+            /** Format: uuid */
+            kindId: string;
+            positions: string[];
+            event: string;
+            /** Format: date */
+            date?: string;
+            expected: boolean;
+            /** Format: date */
+            orderBy?: string;
+            /** @enum {string} */
+            order: "TOO_LATE" | "TODAY" | "LATER" | "UNKNOWN";
+        };
+        KindView: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            sort: "PART" | "SPRINGS" | "LIFTERS";
+            sheet: components["schemas"]["PartSheet"];
+            /** Format: int32 */
+            there: number;
+            singles: components["schemas"]["Single"][];
+            /** Format: int32 */
+            fitted: number;
+            /** Format: int32 */
+            coming: number;
+            /** Format: double */
+            expected: number;
+            /** Format: int32 */
+            wanted: number;
+            /** Format: int32 */
+            missing: number;
+            /** Format: int32 */
+            version?: number;
+        };
+        Single: {
+            /** Format: uuid */
+            id: string;
+            mark: string;
+        };
+        StockOrder: {
+            /** Format: uuid */
+            id: string;
+            order: components["schemas"]["OrderSheet"];
+            engine?: string;
+            /** Format: date */
+            comes?: string;
+            arrival: components["schemas"]["ArrivalLine"][];
+            /** Format: int32 */
+            version: number;
+        };
+        StockView: {
+            /** Format: date */
+            today: string;
+            event?: string;
+            /** Format: date */
+            eventOn?: string;
+            kinds: components["schemas"]["KindView"][];
+            due: components["schemas"]["DueLine"][];
+            orders: components["schemas"]["StockOrder"][];
+        };
         ComingEvent: {
             name: string;
             /** Format: date */
@@ -5231,30 +5410,6 @@ export interface operations {
             };
         };
     };
-    order: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["OrderEntry"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
     hand: {
         parameters: {
             query?: never;
@@ -5386,6 +5541,54 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["TesterNow"];
                 };
+            };
+        };
+    };
+    part: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PartEntry"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    order: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderEntry"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -7238,6 +7441,66 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TurnaroundView"];
+                };
+            };
+        };
+    };
+    stock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StockView"];
+                };
+            };
+        };
+    };
+    packingList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    orderList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
                 };
             };
         };

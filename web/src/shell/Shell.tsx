@@ -17,6 +17,7 @@ const UNITS: Record<LashUnit, string> = { thou: "thou, lbf", mm: "mm, N" };
 const ROOMS = [
   ["/", "Plan"],
   ["/engines", "Engines"],
+  ["/parts", "Parts"],
   ["/practice", "Learn"],
 ] as const;
 

@@ -17,6 +17,12 @@ export function heightText(inch: number | undefined | null, unit: LashUnit): str
   return unit === "mm" ? (inch * MM_PER_INCH).toFixed(2) : inch.toFixed(3);
 }
 
+/** A size of a part: to a tenth of a thou where it was measured so. */
+export function sizeText(inch: number | undefined | null, unit: LashUnit): string {
+  if (inch === undefined || inch === null) return "–";
+  return unit === "mm" ? (inch * MM_PER_INCH).toFixed(2) : inch.toFixed(4).replace(/0$/, "");
+}
+
 /** A share as percent; a true minus. */
 export function percentText(share: number | undefined | null, digits = 1): string {
   if (share === undefined || share === null) return "–";

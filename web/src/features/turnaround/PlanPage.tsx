@@ -6,19 +6,26 @@ import { turnaround as turnaroundQuery } from "../../api/queries";
 import { Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { Button } from "../../ui/Button";
+import { day } from "../../words/days";
 import { STATES } from "../readiness/ReadyPart";
-import { type Order, standing, type Task, type Turnaround } from "./board";
+import { OrderForm } from "../stock/OrderForm";
+import type { Due, Order } from "../stock/shelf";
+import { standing, type Task, type Turnaround } from "./board";
 import { Hands } from "./Hands";
 import { Lanes } from "./Lanes";
-import { OrderForm } from "./OrderForm";
 import { SidePart } from "./SidePart";
 import { Slips } from "./Slips";
 import { engineName } from "./TaskCard";
 import { TaskForm } from "./TaskForm";
 import { TeamForm, TruckForm } from "./TeamForms";
-import { chanceWords, day, STANDINGS, standingWords, taskWords } from "./words";
+import { chanceWords, STANDINGS, standingWords, taskWords, waitingTasks } from "./words";
 
-type Open = { task: Task | "new" } | { order: Order | "new" } | "truck" | "team" | null;
+type Open =
+  | { task: Task | "new" }
+  | { order: Order | "new"; due?: Due; lacking?: number }
+  | "truck"
+  | "team"
+  | null;
 
 /** What to do until the truck leaves: will we be ready, and who does what now. */
 export function PlanPage({ first }: { first: ReactNode }) {
@@ -51,7 +58,12 @@ export function PlanPage({ first }: { first: ReactNode }) {
           <Hands turnaround={t} onEdit={edit} />
           <Lanes turnaround={t} onEdit={edit} />
         </div>
-        <SidePart turnaround={t} onTask={edit} onOrder={(order) => setOpen({ order })} />
+        <SidePart
+          turnaround={t}
+          onTask={edit}
+          onOrder={(order) => setOpen({ order })}
+          onDue={(due, lacking) => setOpen({ order: "new", due, lacking })}
+        />
       </div>
       {open === "truck" && <TruckForm turnaround={t} onClose={close} />}
       {open === "team" && <TeamForm turnaround={t} onClose={close} />}
@@ -59,7 +71,12 @@ export function PlanPage({ first }: { first: ReactNode }) {
         <TaskForm turnaround={t} task={open.task === "new" ? undefined : open.task} onClose={close} />
       )}
       {open && typeof open === "object" && "order" in open && (
-        <OrderForm turnaround={t} order={open.order === "new" ? undefined : open.order} onClose={close} />
+        <OrderForm
+          order={open.order === "new" ? undefined : open.order}
+          start={open.due && { kindId: open.due.kindId, engineId: open.due.engineId, count: open.lacking }}
+          tasks={waitingTasks(t)}
+          onClose={close}
+        />
       )}
     </div>
   );

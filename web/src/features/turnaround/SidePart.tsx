@@ -1,12 +1,24 @@
 import type { ReactNode } from "react";
-import { type Order, parts, type Task, type Turnaround, waits } from "./board";
+import {
+  byWay,
+  type Due,
+  toOrder as dueToOrder,
+  type Order,
+  orderByWords,
+  orderWords,
+  short,
+  wayWords,
+} from "../stock/shelf";
+import { useStock } from "../stock/useStock";
+import { type Task, type Turnaround, waits } from "./board";
 import { engineName } from "./TaskCard";
-import { at, LEFT, orderWords, taskWords, wayWords } from "./words";
+import { at, LEFT, taskWords } from "./words";
 
 interface SidePartProps {
   turnaround: Turnaround;
   onTask: (t: Task) => void;
   onOrder: (o: Order) => void;
+  onDue: (d: Due, lacking: number) => void;
 }
 
 interface ListProps {
@@ -27,8 +39,10 @@ const LINE =
   "flex min-h-11 w-full flex-col justify-center border-t border-hair py-1 text-left hover:bg-raised";
 
 /** What nobody works at: what is ordered today, what is waited for, what is left for after. */
-export function SidePart({ turnaround, onTask, onOrder }: SidePartProps) {
-  const { toOrder, coming, toMeasure } = parts(turnaround);
+export function SidePart({ turnaround, onTask, onOrder, onDue }: SidePartProps) {
+  const { toOrder, coming, toMeasure } = byWay(turnaround.orders);
+  const { stock } = useStock();
+  const due = stock ? dueToOrder(stock).filter((d) => d.order !== "LATER") : [];
   const waiting = waits(turnaround);
   const left = turnaround.plan?.left ?? [];
   const order = (o: Order) => (
@@ -46,7 +60,34 @@ export function SidePart({ turnaround, onTask, onOrder }: SidePartProps) {
   return (
     <div className="grid content-start gap-3">
       {toMeasure.length > 0 && <List title="Measure before it goes on">{toMeasure.map(order)}</List>}
-      {toOrder.length > 0 && <List title="Order today">{toOrder.map(order)}</List>}
+      {toOrder.length + due.length > 0 && (
+        <List title="Order today">
+          {toOrder.map(order)}
+          {due.map((d) => {
+            const kind = stock?.kinds.find((k) => k.id === d.kindId);
+            const lacking = kind ? short(kind, d) : d.positions.length;
+            return (
+              <li key={`${d.engineId} ${d.kindId} ${d.event}`}>
+                <button type="button" className={LINE} onClick={() => onDue(d, lacking)}>
+                  <span className="font-semibold">
+                    {lacking > 1 && `${lacking} × `}
+                    {kind?.sheet.name}{" "}
+                    <span className="font-normal text-muted">
+                      {d.positions.join(" ")}, {d.engine}
+                    </span>
+                  </span>
+                  <span
+                    className={`text-sm ${d.order === "TOO_LATE" ? "font-semibold text-tight" : "text-muted"}`}
+                  >
+                    {d.order === "TOO_LATE" && "✕ "}
+                    due before {d.event}: {orderByWords(d)}
+                  </span>
+                </button>
+              </li>
+            );
+          })}
+        </List>
+      )}
       {(coming.length > 0 || waiting.length > 0) && (
         <List title="Waiting for">
           {coming.map(order)}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { lanes, minutesBetween, parts, standing, type Task, type Turnaround, waits } from "./board";
-import { at, chanceWords, duration, standingWords, taskWords, wayWords } from "./words";
+import { lanes, minutesBetween, standing, type Task, type Turnaround, waits } from "./board";
+import { at, chanceWords, duration, standingWords, taskWords } from "./words";
 
 const SHEET: Task["sheet"] = { only: [], after: [], begunBy: [] };
 
@@ -106,17 +106,5 @@ describe("its words", () => {
     );
     expect(chanceWords(0.83)).toBe("83 of 100 such turnarounds make it");
     expect(chanceWords(1)).toContain("bad luck");
-  });
-
-  it("say that a part cannot come in time", () => {
-    const order = {
-      id: "o",
-      version: 0,
-      comes: "2026-12-09",
-      tooLate: true,
-      order: { part: "cup", count: 2, state: "WANTED" as const },
-    };
-    expect(wayWords(order)).toBe("ordered today it comes Wed 9 Dec; it cannot arrive before the truck");
-    expect(parts(turnaround({ orders: [order] })).toOrder).toHaveLength(1);
   });
 });

@@ -3,7 +3,6 @@ import type { Schemas } from "../../api/client";
 export type Turnaround = Schemas["TurnaroundView"];
 export type Task = Schemas["TaskView"];
 export type Placed = Schemas["PlacedView"];
-export type Order = Schemas["OrderView"];
 
 /** A task with its place in the plan. */
 export interface Planned {
@@ -67,13 +66,6 @@ export function waits(t: Turnaround): Wait[] {
         : [];
     }),
   );
-}
-
-/** Parts by what is to be done about them now. */
-export function parts(t: Turnaround) {
-  const of = (...states: Schemas["OrderSheet"]["state"][]) =>
-    t.orders.filter((o) => states.includes(o.order.state));
-  return { toOrder: of("WANTED", "REFUSED"), coming: of("ORDERED"), toMeasure: of("ARRIVED") };
 }
 
 /** How the turnaround stands: done in time, narrowly, or not. */

@@ -1,5 +1,5 @@
 import type { Schemas } from "../../api/client";
-import { minutesBetween, type Order, type Placed, type Standing, type Task, type Turnaround } from "./board";
+import { minutesBetween, type Placed, type Standing, type Task, type Turnaround } from "./board";
 
 const DAYS = ["Sun", "Mon", "Tue", "Wed", "Thu", "Fri", "Sat"];
 
@@ -80,15 +80,6 @@ export function at(time: string, now: string): string {
   return days < WEEK_DAYS ? `${name} ${clock}` : `${name} ${noon.getUTCDate()}. ${clock}`;
 }
 
-/** A day in short: Thu 3 Dec. */
-export const day = (date: string) =>
-  new Date(`${date.slice(0, 10)}T12:00:00Z`).toLocaleDateString("en-GB", {
-    weekday: "short",
-    day: "numeric",
-    month: "short",
-    timeZone: "UTC",
-  });
-
 export const STANDINGS: Record<Standing, { shape: string; tone: string }> = {
   MAKING: { shape: "…", tone: "text-muted" },
   DONE: { shape: "✓", tone: "text-ok" },
@@ -163,26 +154,12 @@ export function slipWords(s: Schemas["SlipView"], name: string, now: string): st
   }
 }
 
-export function orderWords(o: Order): string {
-  const count = o.order.count > 1 ? `${o.order.count} × ` : "";
-  return `${count}${o.order.part}`;
-}
-
-/** What is known of a part's way. */
-export function wayWords(o: Order): string {
-  const late = o.tooLate ? "; it cannot arrive before the truck" : "";
-  switch (o.order.state) {
-    case "REFUSED":
-      return `refused: ${o.order.found}; order it anew${late}`;
-    case "WANTED":
-      return o.comes
-        ? `ordered today it comes ${day(o.comes)}${late}`
-        : "nobody knows how long it takes: ask the supplier";
-    case "ORDERED":
-      return o.comes ? `comes ${day(o.comes)}${late}` : "ordered; no day is known";
-    case "ARRIVED":
-      return "here: measure it before it goes on";
-    case "MEASURED":
-      return `measured: ${o.order.found ?? "good"}`;
-  }
-}
+/** What may wait for a part. */
+export const waitingTasks = (t: Turnaround) =>
+  t.tasks
+    .filter((x) => x.sheet.doneAt === undefined)
+    .map((x) => ({
+      id: x.id,
+      text: `${taskWords(x)} ${t.engines.find((e) => e.id === x.engineId)?.name ?? ""}`,
+      ...(x.engineId && { engineId: x.engineId }),
+    }));

@@ -45,7 +45,8 @@ class DocumentsTest extends ApiTest {
       case PLAN_HAND -> named("shim.app.turnaround.Entered$HandSheet");
       case PLAN_TRUCK -> named("shim.app.turnaround.Entered$TruckSheet");
       case PLAN_AGREED -> named("shim.app.turnaround.Entered$AgreedSheet");
-      case PART_ORDER -> named("shim.app.turnaround.Entered$OrderSheet");
+      case PART_ORDER -> named("shim.app.stock.Written$OrderSheet");
+      case PART_KIND -> named("shim.app.stock.Written$PartSheet");
     };
   }
 

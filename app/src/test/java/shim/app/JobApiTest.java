@@ -225,10 +225,10 @@ class JobApiTest extends JobApi {
     assertThat((String) JsonPath.read(parked, "$.state.parked.why"))
         .isEqualTo("on order: intake seals");
     assertThat(act(entry(parked, "ACCEPT"))).hasStatus(422);
-    assertThat(get("/api/engines/" + engine + "/open-items"))
-        .bodyJson()
-        .extractingPath("$[0].kind")
-        .isEqualTo("ORDER");
+    List<String> wanted =
+        JsonPath.read(
+            text(get("/api/stock")), "$.orders[?(@.order.jobId=='" + job + "')].order.part");
+    assertThat(wanted).as("the order line").containsExactly("intake seals");
     assertThat(act(entry(parked, "RESUME"))).hasStatusOk();
   }
 

@@ -24,7 +24,7 @@ class TurnaroundApiTest extends ApiTest {
        "only":[],"after":[%s],"begunBy":[]}}""";
   private static final String ORDER =
       """
-      {"basedOn":%s,"order":{"part":"outer spring","count":1,"taskId":"%s","state":"%s"%s}}""";
+      {"basedOn":%s,"order":{"part":"outer spring","count":1,"taskId":"%s","state":"%s","measured":[]%s}}""";
 
   private static String engine = "";
 
@@ -186,7 +186,7 @@ class TurnaroundApiTest extends ApiTest {
   @Test
   void aPartDecidesWhenItsTaskCanBegin() {
     String task = task("cup of 3E", engine, "40", "");
-    String order = "/api/turnaround/orders/" + UUID.randomUUID();
+    String order = "/api/stock/orders/" + UUID.randomUUID();
     assertThat(put(order, ORDER.formatted(null, task, "WANTED", ""))).hasStatus(204);
     assertThat(
             JsonPath.<List<String>>read(turnaround(), "$.plan.left[?(@.id=='" + task + "')].why"))
@@ -264,7 +264,7 @@ class TurnaroundApiTest extends ApiTest {
     assertThat(put("/api/turnaround/agreed", "{\"hand\":\"KV\"}")).hasStatus(204);
     String agreed = turnaround();
     assertThat(JsonPath.<List<Object>>read(agreed, "$.agreed.slips")).isEmpty();
-    String order = "/api/turnaround/orders/" + UUID.randomUUID();
+    String order = "/api/stock/orders/" + UUID.randomUUID();
     assertThat(put(order, ORDER.formatted(null, id, "WANTED", ",\"leadDays\":4"))).hasStatus(204);
     assertThat(
             JsonPath.<List<String>>read(turnaround(), "$.agreed.slips[?(@.id=='" + id + "')].kind"))

@@ -16,6 +16,7 @@ import shim.app.lash.Rounds;
 import shim.app.record.Maybe;
 import shim.app.running.Runs;
 import shim.app.spring.Springs;
+import shim.app.stock.Orders;
 import shim.core.change.Act;
 import shim.core.change.Done;
 import shim.core.change.Job;
@@ -37,8 +38,16 @@ class HandOver {
   private final OpenItems items;
   private final ChangeRules rules;
   private final Runs runs;
+  private final Orders orders;
 
-  HandOver(Springs springs, Rounds rounds, OpenItems items, ChangeRules rules, Runs runs) {
+  HandOver(
+      Springs springs,
+      Rounds rounds,
+      OpenItems items,
+      ChangeRules rules,
+      Runs runs,
+      Orders orders) {
+    this.orders = orders;
     this.rules = rules;
     this.runs = runs;
     this.springs = springs;
@@ -245,9 +254,12 @@ class HandOver {
   }
 
   private void ordered(JobRow row, Done done) {
-    String words = "on order: " + done.word();
-    open(
-        row, "order " + done.at(), StaysOpen.Kind.ORDER, words, OpenItems.Due.AT_ONCE, done.hand());
+    orders.wantedBy(
+        Jobs.named(row.id, "order " + done.at()),
+        row.id,
+        row.engineId,
+        Objects.requireNonNull(done.word()),
+        done.hand());
   }
 
   private void signed(JobRow row, JobPlanner.Planned planned, Job job, Done done) {

@@ -45,7 +45,7 @@ import shim.core.unit.Known;
 class JobPlanner {
   private final Engines engines;
   private final Springs springs;
-  private final Stock stock;
+  private final SpringShelf shelves;
   private final Pockets pockets;
   private final ChangeRules rules;
   private final JobRows jobs;
@@ -54,14 +54,14 @@ class JobPlanner {
   JobPlanner(
       Engines engines,
       Springs springs,
-      Stock stock,
+      SpringShelf shelves,
       Pockets pockets,
       ChangeRules rules,
       JobRows jobs,
       Documents documents) {
     this.engines = engines;
     this.springs = springs;
-    this.stock = stock;
+    this.shelves = shelves;
     this.pockets = pockets;
     this.rules = rules;
     this.jobs = jobs;
@@ -111,7 +111,7 @@ class JobPlanner {
       String newSpring,
       @Nullable UUID newSpringId,
       double targetIn,
-      List<Stock.Offer> offers) {}
+      List<SpringShelf.Offer> offers) {}
 
   /**
    * What air does to the crank.
@@ -163,7 +163,7 @@ class JobPlanner {
 
   JobPlanView preview(UUID engineId, JobAsk ask) {
     Engines.Stored stored = engines.get(engineId);
-    Stock.Shelf shelf = stock.of(engineId);
+    SpringShelf.Shelf shelf = shelves.of(engineId);
     Pockets.EnginePockets known = pockets.of(engineId);
     ChangeRules.ChangeRulesSheet sheet = rules.of(engineId);
     JobWish wish = wish(stored.sheet(), sheet, ask);
@@ -197,7 +197,7 @@ class JobPlanner {
     Engines.Stored stored = engines.get(engineId);
     ChangeRules.ChangeRulesSheet sheet = rules.of(engineId);
     JobWish wish = wish(stored.sheet(), sheet, ask);
-    return plan(stored, sheet, ask, wish, pockets.of(engineId), stock.of(engineId));
+    return plan(stored, sheet, ask, wish, pockets.of(engineId), shelves.of(engineId));
   }
 
   private static Planned plan(
@@ -206,7 +206,7 @@ class JobPlanner {
       JobAsk ask,
       JobWish wish,
       Pockets.EnginePockets known,
-      Stock.Shelf shelf) {
+      SpringShelf.Shelf shelf) {
     Set<Position> asked = ask.valves().stream().map(AskedValve::valve).collect(Collectors.toSet());
     Map<Position, JobWish.Pocket> pockets = new HashMap<>();
     Map<String, UUID> marks = new HashMap<>();
@@ -235,7 +235,7 @@ class JobPlanner {
     return new Planned(ask, wish.plan(stored.engine(), pockets, shop), marks);
   }
 
-  private static JobWish.Pocket pocket(Pockets.PocketView p, Stock.Shelf shelf) {
+  private static JobWish.Pocket pocket(Pockets.PocketView p, SpringShelf.Shelf shelf) {
     return new JobWish.Pocket(
         p.mark(), p.fitting().shims(), p.targetIn(), shelf.bestFirst(p), p.form().damped());
   }
@@ -281,7 +281,7 @@ class JobPlanner {
   }
 
   private static List<PlannedValve> valves(
-      Pockets.EnginePockets known, Stock.Shelf shelf, Planned planned) {
+      Pockets.EnginePockets known, SpringShelf.Shelf shelf, Planned planned) {
     Map<Position, Pockets.PocketView> at = new HashMap<>();
     known.pockets().forEach(p -> at.put(p.position(), p));
     return planned.plan().valves().stream()

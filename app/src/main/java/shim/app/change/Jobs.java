@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.http.Refusal;
@@ -19,6 +20,7 @@ import shim.app.record.Ids;
 import shim.app.record.Initials;
 import shim.app.record.Photos;
 import shim.app.record.TakenBack;
+import shim.app.stock.PartIsHere;
 import shim.core.change.Act;
 import shim.core.change.Done;
 import shim.core.change.Job;
@@ -164,6 +166,25 @@ class Jobs {
       row.signedBy = after.end() == Job.End.SIGNED ? done.hand() : null;
       Because.of(entry.hand(), entry.act().words());
       jobs.saveAndFlush(row);
+    }
+  }
+
+  /** All that a parked job waited for is here: it is taken up where it was left. */
+  @EventListener
+  void partIsHere(PartIsHere here) {
+    Optional<JobRow> row = jobs.findById(here.jobId()).filter(j -> j.endedAt == null);
+    if (row.isEmpty()) {
+      return;
+    }
+    List<Done> before = done(here.jobId());
+    Job job = Job.of(planned(row.get()).plan(), before);
+    Done done =
+        new Done(Act.RESUME, "", null, null, null, here.part() + " is here", here.hand(), now());
+    if (job.refuses(done).isEmpty()) {
+      Because.of(here.hand(), Act.RESUME.words());
+      UUID id = named(here.jobId(), "here " + before.size());
+      acts.saveAndFlush(new ActRow(id, here.jobId(), before.size(), done));
+      jobs.touch(here.jobId());
     }
   }
 

@@ -12,15 +12,20 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
+import shim.app.stock.Orders;
+import shim.app.stock.Parts;
+import shim.app.stock.Written.MeasureSheet;
+import shim.app.stock.Written.OrderSheet;
+import shim.app.stock.Written.PartSheet;
 import shim.app.turnaround.Entered.AfterTask;
 import shim.app.turnaround.Entered.DaysAway;
 import shim.app.turnaround.Entered.HandSheet;
-import shim.app.turnaround.Entered.OrderSheet;
-import shim.app.turnaround.Entered.OrderState;
 import shim.app.turnaround.Entered.TaskSheet;
 import shim.app.turnaround.Entered.TruckSheet;
 import shim.app.turnaround.Entered.WeekDay;
 import shim.app.turnaround.Turnarounds;
+import shim.core.stock.Delivery;
+import shim.core.stock.Measure;
 import shim.core.turnaround.Weight;
 
 /**
@@ -34,10 +39,14 @@ class DemoTurnaround {
   private static final int COOLING = 240;
 
   private final Turnarounds turnarounds;
+  private final Orders orders;
+  private final Parts parts;
   private final Clock clock;
 
-  DemoTurnaround(Turnarounds turnarounds, Clock clock) {
+  DemoTurnaround(Turnarounds turnarounds, Orders orders, Parts parts, Clock clock) {
     this.turnarounds = turnarounds;
+    this.orders = orders;
+    this.parts = parts;
     this.clock = clock;
   }
 
@@ -72,6 +81,7 @@ class DemoTurnaround {
     task("oil", own("Oil and filter", v8, Weight.SHOULD, 35));
     String cup = task("cup", own("New spring cup at 2E", four, Weight.SHOULD, 50).crank());
 
+    shelf(v8, four);
     order(
         "outer spring",
         new OrderSheet(
@@ -79,13 +89,16 @@ class DemoTurnaround {
             1,
             v8,
             change,
+            null,
+            DemoRounds.id("dual"),
             "Beck Springs",
             8,
             38.0,
-            OrderState.ORDERED,
+            Delivery.State.ORDERED,
             day(-2),
             last,
             null,
+            List.of(),
             null));
     order(
         "cup",
@@ -94,13 +107,16 @@ class DemoTurnaround {
             1,
             four,
             cup,
+            null,
+            DemoRounds.id("kind cup"),
             "Quarry Turned Parts",
             12,
             14.5,
-            OrderState.WANTED,
+            Delivery.State.WANTED,
             null,
             null,
             null,
+            List.of(),
             null));
     order(
         "gaskets",
@@ -109,14 +125,79 @@ class DemoTurnaround {
             2,
             v8,
             null,
+            null,
+            DemoRounds.id("kind gaskets"),
             "Fenmoor Gaskets",
             3,
             9.0,
-            OrderState.ARRIVED,
+            Delivery.State.ARRIVED,
             day(-4),
             day(0),
             day(0),
+            List.of(),
             null));
+  }
+
+  private void shelf(UUID v8, UUID four) {
+    UUID dual = DemoRounds.id("dual");
+    part(
+        dual,
+        new PartSheet(
+            "HV dual, damper",
+            List.of(v8),
+            "red case, tray 2",
+            0,
+            2,
+            38.0,
+            "Beck Springs",
+            8,
+            List.of(new MeasureSheet(Measure.What.LOAD, 220, 6, 6)),
+            null));
+    part(
+        DemoRounds.id("kind cup"),
+        new PartSheet(
+            "Spring cup, thin floor",
+            List.of(four),
+            "shelf B3",
+            1,
+            0,
+            14.5,
+            "Quarry Turned Parts",
+            12,
+            List.of(
+                new MeasureSheet(Measure.What.BORE, 0.570, 0, 0.002),
+                new MeasureSheet(Measure.What.THICKNESS, 0.060, 0.002, 0.002)),
+            null));
+    part(
+        DemoRounds.id("kind gaskets"),
+        new PartSheet(
+            "Valve cover gaskets",
+            List.of(v8),
+            "shelf A1",
+            1,
+            2,
+            9.0,
+            "Fenmoor Gaskets",
+            3,
+            List.of(),
+            null));
+    part(
+        DemoRounds.id("kind locks"),
+        new PartSheet(
+            "Valve locks, 10 degrees, pairs",
+            List.of(v8, four),
+            "red case, tray 4",
+            6,
+            4,
+            3.2,
+            "Beck Springs",
+            5,
+            List.of(),
+            "an odd one in a set is never used"));
+  }
+
+  private void part(UUID id, PartSheet sheet) {
+    parts.put(id, sheet, null, "KV");
   }
 
   private LocalDate day(int ahead) {
@@ -137,7 +218,7 @@ class DemoTurnaround {
   }
 
   private void order(String name, OrderSheet sheet) {
-    turnarounds.putOrder(DemoRounds.id("order " + name), sheet, null, "KV");
+    orders.put(DemoRounds.id("order " + name), sheet, null, "KV");
   }
 
   private static Said own(String words, @Nullable UUID engine, Weight weight, int minutes) {

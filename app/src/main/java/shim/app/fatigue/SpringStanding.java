@@ -17,6 +17,7 @@ import shim.app.record.Spent;
 import shim.core.engine.Position;
 import shim.core.fatigue.Reason;
 import shim.core.fatigue.Verdict;
+import shim.core.stock.Due;
 import shim.core.unit.Known;
 import shim.core.unit.Said;
 
@@ -48,6 +49,8 @@ public class SpringStanding {
    * @param readsLow it reads lower than its set or its limit
    * @param tested it was read at least once
    * @param waits it is to be changed, once it has been read again
+   * @param due before which coming event it falls due
+   * @param dueAtNext chance that it is changed by the end of the next event
    * @param openLbf load it puts on the lifter's side of the valve at full lift, lbf
    */
   public record Standing(
@@ -58,6 +61,9 @@ public class SpringStanding {
       boolean readsLow,
       boolean tested,
       boolean waits,
+      UUID typeId,
+      Due due,
+      double dueAtNext,
       double openLbf) {}
 
   /** An engine's springs and events. */
@@ -88,11 +94,11 @@ public class SpringStanding {
         now.coming().stream()
             .map(c -> new Coming(c.name(), c.date(), c.plannedHours(), c.endHours()))
             .toList(),
-        now.springs().stream().map(SpringStanding::standing).toList(),
+        now.springs().stream().map(s -> standing(s, now.coming())).toList(),
         now.empty());
   }
 
-  private static Standing standing(SpringAt s) {
+  private static Standing standing(SpringAt s, List<SpringViews.ComingEvent> coming) {
     List<Reason> reasons = s.said().reasons();
     return new Standing(
         s.position(),
@@ -103,6 +109,21 @@ public class SpringStanding {
             && reasons.stream().anyMatch(r -> READS_LOW.contains(r.kind())),
         s.said().tests() > 0,
         s.said().waits(),
+        s.typeId(),
+        due(s.said(), coming),
+        s.said().verdict() == Verdict.CHANGE ? 1 : atNext(s.said()),
         s.fit().openLbf());
+  }
+
+  private static double atNext(SpringViews.SpringSaid said) {
+    return said.outlook() == null ? 0 : said.outlook().underAtNext();
+  }
+
+  private static Due due(SpringViews.SpringSaid said, List<SpringViews.ComingEvent> coming) {
+    Double shortest = said.outlook() == null ? null : said.outlook().hoursLeft().low();
+    return Due.of(
+        shortest == null ? Double.POSITIVE_INFINITY : shortest,
+        Due.named(said.dueBefore(), coming.stream().map(SpringViews.ComingEvent::name).toList()),
+        coming.stream().map(SpringViews.ComingEvent::plannedHours).toList());
   }
 }

@@ -14,6 +14,7 @@ class PagesController {
     "/tests/**",
     "/springs/**",
     "/jobs/**",
+    "/parts/**",
     "/practice",
     "/waiting",
     "/backup",

@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import shim.app.http.Refusal;
+import shim.app.record.Cells;
 import shim.core.unit.Units;
 
 /**

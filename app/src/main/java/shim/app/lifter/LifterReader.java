@@ -161,6 +161,17 @@ class LifterReader {
             .toList());
   }
 
+  /** Lifters in no engine, and not scrapped. */
+  List<LifterRow> free() {
+    List<LifterRow> all = lifters.all().stream().filter(l -> !l.scrapped).toList();
+    Set<UUID> in =
+        lifters.fittingsOf(all.stream().map(l -> l.id).collect(Collectors.toSet())).stream()
+            .filter(LifterFittingRow::open)
+            .map(f -> f.lifterId)
+            .collect(Collectors.toSet());
+    return all.stream().filter(l -> !in.contains(l.id)).toList();
+  }
+
   private static boolean shelved(Book book, UUID id) {
     return book.lives().getOrDefault(id, List.of()).stream().noneMatch(LifterFittingRow::open);
   }

@@ -31,7 +31,9 @@ public class Documents {
     PLAN_HAND,
     PLAN_TRUCK,
     PLAN_AGREED,
-    PART_ORDER,
+    /** At first nothing was measured on arrival, and no kinds were known. */
+    PART_ORDER(List.of(Documents::nothingMeasured)),
+    PART_KIND,
     /**
      * What was said of a round when it was signed; at first its whole story was kept, and until
      * version 2 in words.
@@ -60,6 +62,13 @@ public class Documents {
       }
       return d;
     }
+  }
+
+  private static JsonNode nothingMeasured(JsonNode order) {
+    if (order instanceof ObjectNode o) {
+      o.putArray("measured");
+    }
+    return order;
   }
 
   /** Each line's words become something said that was kept. */

@@ -9,9 +9,11 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
@@ -204,6 +206,17 @@ public class Springs {
   @Transactional(readOnly = true)
   public List<StoredSpring> all() {
     return rows.findAllByOrderByMark().stream().map(Springs::view).toList();
+  }
+
+  /** Springs that lie in stock: in no engine, and not scrapped. */
+  @Transactional(readOnly = true)
+  public List<StoredSpring> free() {
+    List<StoredSpring> all = all();
+    Set<UUID> in = new HashSet<>();
+    fittingsOf(all.stream().map(StoredSpring::id).toList()).stream()
+        .filter(StoredFitting::open)
+        .forEach(f -> in.add(f.fitting().springId()));
+    return all.stream().filter(s -> !s.spring().scrapped() && !in.contains(s.id())).toList();
   }
 
   @Transactional(readOnly = true)

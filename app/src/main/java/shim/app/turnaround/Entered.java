@@ -101,45 +101,6 @@ public final class Entered {
       @NotNull(message = "give the day") LocalDate day,
       @NotNull(message = "give the time") LocalTime at) {}
 
-  /** A part's way from the order to the bench; what was refused is ordered anew. */
-  public enum OrderState {
-    WANTED,
-    ORDERED,
-    ARRIVED,
-    MEASURED,
-    REFUSED
-  }
-
-  /**
-   * A part that is wanted.
-   *
-   * @param taskId the task that waits for it
-   * @param leadDays days from the order to the arrival, as the supplier says
-   * @param price of one, in the team's money
-   * @param dueOn the day the supplier named
-   * @param found what was measured when it came, or why it was refused
-   */
-  public record OrderSheet(
-      @NotBlank(message = "say which part") @Size(max = 160, message = "160 letters at most")
-          String part,
-      @Min(value = 1, message = "1 or more") @Max(value = 999, message = "999 at most") int count,
-      @Nullable UUID engineId,
-      @Nullable @Size(max = 120) String taskId,
-      @Nullable @Size(max = 80, message = "80 letters at most") String supplier,
-      @Nullable
-          @Min(value = 0, message = "0 to 365 days")
-          @Max(value = 365, message = "0 to 365 days")
-          Integer leadDays,
-      @Nullable
-          @Min(value = 0, message = "a price: 0 or more")
-          @Max(value = 1_000_000, message = "a million at most")
-          Double price,
-      @NotNull OrderState state,
-      @Nullable LocalDate orderedOn,
-      @Nullable LocalDate dueOn,
-      @Nullable LocalDate arrivedOn,
-      @Nullable @Size(max = 400, message = "400 letters at most") String found) {}
-
   /** A work of the plan people work to, by the clock on the wall. */
   public record AgreedWork(@NotBlank String id, @NotNull Instant start, List<String> hands) {}
 

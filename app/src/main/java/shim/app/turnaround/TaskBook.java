@@ -20,8 +20,9 @@ import shim.app.fatigue.SpringStanding;
 import shim.app.lash.LashBook;
 import shim.app.readiness.ReadinessReader;
 import shim.app.record.Documents;
-import shim.app.turnaround.Entered.OrderSheet;
-import shim.app.turnaround.Entered.OrderState;
+import shim.app.record.Sheets;
+import shim.app.stock.Orders;
+import shim.app.stock.Written.OrderSheet;
 import shim.app.turnaround.Entered.TaskSheet;
 import shim.app.turnaround.TurnaroundViews.TeamEngine;
 import shim.core.engine.Engine;
@@ -45,7 +46,7 @@ class TaskBook {
   private final LashBook lash;
   private final SpringStanding springs;
   private final Sheets sheets;
-  private final Team team;
+  private final Orders orders;
 
   TaskBook(
       Engines engines,
@@ -53,13 +54,13 @@ class TaskBook {
       LashBook lash,
       SpringStanding springs,
       Sheets sheets,
-      Team team) {
+      Orders orders) {
     this.engines = engines;
     this.readiness = readiness;
     this.lash = lash;
     this.springs = springs;
     this.sheets = sheets;
-    this.team = team;
+    this.orders = orders;
   }
 
   /** An engine with how it stands. */
@@ -176,15 +177,10 @@ class TaskBook {
   /** Tasks wait for the parts that are wanted for them, and no longer for what is done or gone. */
   private Map<String, Noted> waiting(Map<String, Noted> all, LocalDateTime now) {
     Map<String, List<OrderSheet>> parts = new HashMap<>();
-    sheets
-        .all(Documents.Kind.PART_ORDER, OrderSheet.class)
-        .values()
-        .forEach(
-            o -> {
-              if (o.sheet().taskId() != null) {
-                parts.computeIfAbsent(o.sheet().taskId(), id -> new ArrayList<>()).add(o.sheet());
-              }
-            });
+    for (Sheets.Kept<OrderSheet> o : orders.all().values()) {
+      waitingTask(o.sheet())
+          .ifPresent(id -> parts.computeIfAbsent(id, k -> new ArrayList<>()).add(o.sheet()));
+    }
     Map<String, Noted> waiting = new LinkedHashMap<>();
     all.forEach(
         (id, n) -> {
@@ -209,11 +205,21 @@ class TaskBook {
     return waiting;
   }
 
+  /** The task that was named, or that of the job which is parked for it. */
+  private static Optional<String> waitingTask(OrderSheet order) {
+    UUID job = order.jobId();
+    UUID engine = order.engineId();
+    return job == null || engine == null
+        ? Optional.ofNullable(order.taskId())
+        : Optional.of(EngineTasks.ofJob(engine.toString(), job.toString()));
+  }
+
   private Work waitsFor(Work w, OrderSheet order, LocalDateTime now) {
-    if (order.state() == OrderState.MEASURED || order.state() == OrderState.ARRIVED) {
+    if (!order.state().away()) {
       return w;
     }
-    return team.comes(order)
+    return orders
+        .comes(order)
         .map(day -> w.notBefore(Math.max(w.notBefore(), Team.minutes(now, Team.there(day)))))
         .orElseGet(() -> w.waits(true));
   }

@@ -17,8 +17,8 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import shim.app.record.Documents;
+import shim.app.record.Sheets;
 import shim.app.turnaround.Entered.HandSheet;
-import shim.app.turnaround.Entered.OrderSheet;
 import shim.app.turnaround.Entered.TruckSheet;
 import shim.app.turnaround.Entered.WeekDay;
 import shim.app.turnaround.TurnaroundViews.TeamHand;
@@ -109,22 +109,6 @@ class Team {
         .filter(leaves -> leaves.isAfter(now()))
         .min(LocalDateTime::compareTo)
         .map(leaves -> new TruckView(null, leaves, true, version));
-  }
-
-  /** The day a part is expected; empty when nobody knows. */
-  Optional<LocalDate> comes(OrderSheet order) {
-    LocalDate today = now().toLocalDate();
-    return switch (order.state()) {
-      case MEASURED, ARRIVED -> Optional.of(Optional.ofNullable(order.arrivedOn()).orElse(today));
-      case ORDERED ->
-          Optional.ofNullable(order.dueOn())
-              .or(
-                  () ->
-                      Optional.ofNullable(order.orderedOn())
-                          .flatMap(on -> Optional.ofNullable(order.leadDays()).map(on::plusDays)))
-              .map(due -> due.isBefore(today) ? today : due);
-      case WANTED, REFUSED -> Optional.ofNullable(order.leadDays()).map(today::plusDays);
-    };
   }
 
   /** When work that needs a part can begin, where it is not here yet. */

@@ -14,7 +14,6 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import shim.app.record.Initials;
 import shim.app.turnaround.Entered.HandSheet;
-import shim.app.turnaround.Entered.OrderSheet;
 import shim.app.turnaround.Entered.TaskSheet;
 import shim.app.turnaround.Entered.TruckSheet;
 import shim.app.turnaround.TurnaroundViews.TurnaroundView;
@@ -43,12 +42,6 @@ class TurnaroundController {
   /** The truck as entered. */
   record TruckEntry(@NotNull @Valid TruckSheet truck, @Nullable Integer basedOn) {}
 
-  /** A part wanted, ordered or here, as entered. */
-  record OrderEntry(
-      @NotNull @Valid OrderSheet order,
-      @Nullable Integer basedOn,
-      @Nullable @Size(max = 12, message = "12 letters at most") String hand) {}
-
   /** Who says that people work to the plan from now on. */
   record Agreement(@Initials String hand, @Nullable Integer basedOn) {}
 
@@ -74,12 +67,6 @@ class TurnaroundController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void truck(@RequestBody TruckEntry entry) {
     turnarounds.putTruck(entry.truck(), entry.basedOn());
-  }
-
-  @PutMapping("/api/turnaround/orders/{id}")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void order(@PathVariable UUID id, @RequestBody OrderEntry entry) {
-    turnarounds.putOrder(id, entry.order(), entry.basedOn(), entry.hand());
   }
 
   @PutMapping("/api/turnaround/agreed")

@@ -3,6 +3,7 @@ package shim.app.turnaround;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,8 +16,9 @@ import org.springframework.transaction.annotation.Transactional;
 import shim.app.readiness.ReadinessReason;
 import shim.app.record.Documents;
 import shim.app.record.Maybe;
+import shim.app.record.Sheets;
+import shim.app.stock.Orders;
 import shim.app.turnaround.Entered.AgreedSheet;
-import shim.app.turnaround.Entered.OrderSheet;
 import shim.app.turnaround.TurnaroundViews.AgreedTask;
 import shim.app.turnaround.TurnaroundViews.AgreedView;
 import shim.app.turnaround.TurnaroundViews.LeftView;
@@ -49,12 +51,14 @@ class TurnaroundReader {
   private final TaskBook book;
   private final Team team;
   private final Sheets sheets;
+  private final Orders orders;
   private final PlanDesk desk;
 
-  TurnaroundReader(TaskBook book, Team team, Sheets sheets, PlanDesk desk) {
+  TurnaroundReader(TaskBook book, Team team, Sheets sheets, Orders orders, PlanDesk desk) {
     this.book = book;
     this.team = team;
     this.sheets = sheets;
+    this.orders = orders;
     this.desk = desk;
   }
 
@@ -159,21 +163,21 @@ class TurnaroundReader {
   }
 
   private List<OrderView> orders(Before b) {
-    List<OrderView> orders = new ArrayList<>();
-    sheets
-        .all(Documents.Kind.PART_ORDER, OrderSheet.class)
+    List<OrderView> all = new ArrayList<>();
+    orders
+        .all()
         .forEach(
             (id, kept) -> {
-              LocalDate comes = team.comes(kept.sheet()).orElse(null);
+              LocalDate comes = orders.comes(kept.sheet()).orElse(null);
               boolean late =
                   comes != null
-                      && kept.sheet().arrivedOn() == null
+                      && kept.sheet().state().away()
                       && b.truck() != null
                       && Team.there(comes).isAfter(b.truck().leaves());
-              orders.add(
-                  new OrderView(UUID.fromString(id), kept.sheet(), comes, late, kept.version()));
+              all.add(new OrderView(id, kept.sheet(), comes, late, kept.version()));
             });
-    return orders;
+    all.sort(Comparator.comparing((OrderView o) -> o.order().part()).thenComparing(OrderView::id));
+    return all;
   }
 
   private static PlanNow plan(Plan plan, LocalDateTime now) {

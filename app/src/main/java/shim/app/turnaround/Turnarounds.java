@@ -15,10 +15,9 @@ import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
 import shim.app.http.Refusal;
 import shim.app.record.Documents;
+import shim.app.record.Sheets;
 import shim.app.turnaround.Entered.AgreedSheet;
 import shim.app.turnaround.Entered.HandSheet;
-import shim.app.turnaround.Entered.OrderSheet;
-import shim.app.turnaround.Entered.OrderState;
 import shim.app.turnaround.Entered.TaskSheet;
 import shim.app.turnaround.Entered.TruckSheet;
 import shim.core.turnaround.Situation;
@@ -168,28 +167,6 @@ public class Turnarounds {
     }
     sheets.put(
         Team.TRUCK, Documents.Kind.PLAN_TRUCK, sheet, new Sheets.Change(null, basedOn, null));
-  }
-
-  public void putOrder(UUID id, OrderSheet sheet, @Nullable Integer basedOn, @Nullable String who) {
-    if (sheet.state() == OrderState.ORDERED && sheet.orderedOn() == null) {
-      throw Refusal.invalid("order.orderedOn", "give the day it was ordered");
-    }
-    if (sheet.state() == OrderState.REFUSED && (sheet.found() == null || sheet.found().isBlank())) {
-      throw Refusal.invalid("order.found", "say what was wrong with it");
-    }
-    if (sheet.dueOn() != null
-        && sheet.orderedOn() != null
-        && sheet.dueOn().isBefore(sheet.orderedOn())) {
-      throw Refusal.invalid("order.dueOn", "it cannot come before it was ordered");
-    }
-    if (sheet.engineId() != null) {
-      engines.get(sheet.engineId());
-    }
-    sheets.put(
-        id.toString(),
-        Documents.Kind.PART_ORDER,
-        sheet,
-        new Sheets.Change(sheet.engineId(), basedOn, who));
   }
 
   /** From now on people work to the plan as it is now. */

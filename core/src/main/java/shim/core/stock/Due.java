@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
+import shim.core.stats.Range;
 import shim.core.unit.Figures;
 
 /**
@@ -40,6 +41,31 @@ public record Due(OptionalInt expected, OptionalInt may) {
       }
     }
     return OptionalInt.empty();
+  }
+
+  /** The coming event of a name; empty where nothing is named, or none is called so. */
+  public static OptionalInt named(@Nullable String event, List<String> coming) {
+    int at = event == null ? -1 : coming.indexOf(event);
+    return at < 0 ? OptionalInt.empty() : OptionalInt.of(at);
+  }
+
+  /**
+   * Chance that what has these hours left does not last so long: straight between what is known.
+   */
+  public static double chance(Range left, double hours) {
+    double[] at = {0, left.low(), left.mid(), left.high()};
+    double[] chance = {0, 0.1, 0.5, 0.9};
+    if (hours <= 0) {
+      return 0;
+    }
+    for (int i = 1; i < at.length; i++) {
+      if (hours <= at[i]) {
+        double span = at[i] - at[i - 1];
+        double share = span > 0 && Double.isFinite(span) ? (hours - at[i - 1]) / span : 0;
+        return chance[i - 1] + share * (chance[i] - chance[i - 1]);
+      }
+    }
+    return chance[chance.length - 1];
   }
 
   /** Until when there is time to order. */

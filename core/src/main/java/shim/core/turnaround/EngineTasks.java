@@ -90,11 +90,16 @@ public final class EngineTasks {
     return tasks.stream().map(t -> inOrder(t, tasks)).toList();
   }
 
+  /** The id of the task to end an open job. */
+  public static String ofJob(String engine, String job) {
+    return engine + "/" + Kind.OPEN_JOB + "/" + job;
+  }
+
   /** One of each kind; but each job and each item by itself. */
   private String id(Kind kind, Readiness.Reason r) {
     String own = engine + "/" + kind;
     return switch (kind) {
-      case OPEN_JOB -> own + "/" + r.reference().orElse("");
+      case OPEN_JOB -> ofJob(engine, r.reference().orElse(""));
       case OPEN_ITEM ->
           own + "/" + Integer.toHexString(r.because().map(Said::name).orElse("").hashCode());
       default -> own;

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import shim.core.stats.Range;
 import shim.core.stock.Measure.Found;
 import shim.core.stock.Measure.What;
 
@@ -76,6 +77,44 @@ class StockTest {
     assertThat(Due.orderBy(null, 7)).isEmpty();
     assertThat(Due.orderBy(LocalDate.of(2026, 12, 12), null)).isEmpty();
     assertThat(Due.order(Optional.empty(), TODAY)).isEqualTo(Due.Order.UNKNOWN);
+  }
+
+  @Test
+  void aPartComesWhenItsSupplierSaidOrAfterItsLeadTime() {
+    Delivery.State ordered = Delivery.State.ORDERED;
+    LocalDate on = TODAY.minusDays(3);
+    assertThat(new Delivery(ordered, on, 5, TODAY.plusDays(9), null).comes(TODAY))
+        .as("the day it was promised for counts more than the usual way")
+        .hasValue(TODAY.plusDays(9));
+    assertThat(new Delivery(ordered, on, 5, null, null).comes(TODAY)).hasValue(TODAY.plusDays(2));
+    assertThat(new Delivery(ordered, on, 2, null, null).comes(TODAY))
+        .as("overdue: today at the earliest")
+        .hasValue(TODAY);
+    assertThat(new Delivery(ordered, on, null, null, null).comes(TODAY)).isEmpty();
+    assertThat(new Delivery(Delivery.State.WANTED, null, 5, null, null).comes(TODAY))
+        .as("ordered today")
+        .hasValue(TODAY.plusDays(5));
+    assertThat(new Delivery(Delivery.State.REFUSED, on, 5, on, on).comes(TODAY))
+        .as("ordered anew")
+        .hasValue(TODAY.plusDays(5));
+    assertThat(new Delivery(Delivery.State.ARRIVED, on, 5, null, on).comes(TODAY)).hasValue(on);
+  }
+
+  @Test
+  void theChanceNotToLastGoesThroughTheKnownHours() {
+    Range left = new Range(2, 4, 8);
+    assertThat(Due.chance(left, 0)).isZero();
+    assertThat(Due.chance(left, 1)).isCloseTo(0.05, within(1e-12));
+    assertThat(Due.chance(left, 2)).isCloseTo(0.1, within(1e-12));
+    assertThat(Due.chance(left, 3)).isCloseTo(0.3, within(1e-12));
+    assertThat(Due.chance(left, 6)).isCloseTo(0.7, within(1e-12));
+    assertThat(Due.chance(left, 100)).isCloseTo(0.9, within(1e-12));
+    assertThat(Due.chance(new Range(0, 0, 0), 1)).isCloseTo(0.9, within(1e-12));
+    double endless = Double.POSITIVE_INFINITY;
+    assertThat(Due.chance(new Range(3, endless, endless), 5)).isCloseTo(0.1, within(1e-12));
+    assertThat(Due.named("B", List.of("A", "B"))).hasValue(1);
+    assertThat(Due.named("C", List.of("A", "B"))).isEmpty();
+    assertThat(Due.named(null, List.of("A"))).isEmpty();
   }
 
   @Test

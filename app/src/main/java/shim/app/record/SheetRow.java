@@ -1,4 +1,4 @@
-package shim.app.turnaround;
+package shim.app.record;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -13,16 +13,15 @@ import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.jpa.repository.JpaRepository;
-import shim.app.record.Documents;
 
 interface SheetRows extends JpaRepository<SheetRow, String> {
   List<SheetRow> findByKindOrderById(Documents.Kind kind);
 }
 
-/** One document of the turnaround. */
+/** One document under an id of its own. */
 @Entity
 @Audited
-@Table(name = "turnaround_sheet")
+@Table(name = "kept_sheet")
 class SheetRow {
   @Id String id;
 

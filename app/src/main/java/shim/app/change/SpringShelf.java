@@ -1,11 +1,9 @@
 package shim.app.change;
 
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
-import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -21,12 +19,12 @@ import shim.core.unit.Known;
 
 /** Springs that lie in stock, as core ranks them for a pocket. */
 @Component
-class Stock {
+class SpringShelf {
   private final Springs springs;
   private final SpringTypes types;
   private final SpringTests tests;
 
-  Stock(Springs springs, SpringTypes types, SpringTests tests) {
+  SpringShelf(Springs springs, SpringTypes types, SpringTests tests) {
     this.springs = springs;
     this.types = types;
     this.tests = tests;
@@ -50,18 +48,13 @@ class Stock {
   /** What lies on the shelf for an engine's pockets, looked up once for all of them. */
   Shelf of(UUID engineId) {
     List<Springs.StoredSpring> all = springs.all();
-    Set<UUID> out = new HashSet<>();
-    springs.fittingsOf(all.stream().map(Springs.StoredSpring::id).toList()).stream()
-        .filter(Springs.StoredFitting::open)
-        .forEach(f -> out.add(f.fitting().springId()));
     Map<UUID, Springs.StoredSpring> known = new HashMap<>();
     all.forEach(s -> known.put(s.id(), s));
     Map<UUID, LoadCurve> curves = new HashMap<>();
     types.all().forEach(t -> curves.put(t.id(), t.type().curve()));
     List<Springs.FittingEntry> fitted =
         springs.fitted(engineId).values().stream().map(Springs.StoredFitting::fitting).toList();
-    List<Springs.StoredSpring> free =
-        all.stream().filter(s -> !s.spring().scrapped() && !out.contains(s.id())).toList();
+    List<Springs.StoredSpring> free = springs.free();
     Map<UUID, SpringTests.LastLoad> read =
         tests.lastLoads(
             Stream.concat(

@@ -1,4 +1,4 @@
-package shim.app.interchange;
+package shim.app.record;
 
 import java.util.regex.Pattern;
 
@@ -7,19 +7,19 @@ import java.util.regex.Pattern;
  * formula and would run it; such words leave Shim behind an apostrophe and come back without it. A
  * number with its sign is a number and stays as it is.
  */
-final class Cells {
+public final class Cells {
   private static final Pattern FORMULA = Pattern.compile("[=@\t\r'+-].*", Pattern.DOTALL);
   private static final Pattern NUMBER = Pattern.compile("[+-]?\\d+([.,]\\d+)?");
 
   private Cells() {}
 
-  static String out(String words) {
+  public static String out(String words) {
     return FORMULA.matcher(words).matches() && !NUMBER.matcher(words).matches()
         ? "'" + words
         : words;
   }
 
-  static String in(String cell) {
+  public static String in(String cell) {
     return cell.startsWith("'") && FORMULA.matcher(cell.substring(1)).matches()
         ? cell.substring(1)
         : cell;

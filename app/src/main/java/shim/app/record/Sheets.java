@@ -1,6 +1,7 @@
-package shim.app.turnaround;
+package shim.app.record;
 
 import java.util.LinkedHashMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -8,14 +9,11 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.http.Refusal;
-import shim.app.record.Because;
-import shim.app.record.Documents;
-import shim.app.record.TakenBack;
 
-/** Keeps the turnaround's documents, each under an id its client made. */
+/** Keeps documents that are read and changed as a whole, each under an id its client made. */
 @Component
 @Transactional
-class Sheets {
+public class Sheets {
   private final SheetRows rows;
   private final Documents documents;
 
@@ -25,10 +23,10 @@ class Sheets {
   }
 
   /** A document with the version a change of it names. */
-  record Kept<T>(T sheet, int version) {}
+  public record Kept<T>(T sheet, int version) {}
 
   @Transactional(readOnly = true)
-  <T> Map<String, Kept<T>> all(Documents.Kind kind, Class<T> as) {
+  public <T> Map<String, Kept<T>> all(Documents.Kind kind, Class<T> as) {
     Map<String, Kept<T>> all = new LinkedHashMap<>();
     for (SheetRow row : rows.findByKindOrderById(kind)) {
       all.put(row.id, new Kept<>(documents.read(kind, row.sheet, as), row.version));
@@ -37,16 +35,16 @@ class Sheets {
   }
 
   @Transactional(readOnly = true)
-  <T> Optional<Kept<T>> of(String id, Documents.Kind kind, Class<T> as) {
+  public <T> Optional<Kept<T>> of(String id, Documents.Kind kind, Class<T> as) {
     return rows.findById(id)
         .filter(row -> row.kind == kind)
         .map(row -> new Kept<>(documents.read(kind, row.sheet, as), row.version));
   }
 
   /** Whose a document is and what a change of it was made on; null when it is new. */
-  record Change(@Nullable UUID engineId, @Nullable Integer basedOn, @Nullable String who) {}
+  public record Change(@Nullable UUID engineId, @Nullable Integer basedOn, @Nullable String who) {}
 
-  void put(String id, Documents.Kind kind, Object sheet, Change change) {
+  public void put(String id, Documents.Kind kind, Object sheet, Change change) {
     SheetRow row = rows.findById(id).orElse(null);
     String text = documents.write(kind, sheet);
     if (row == null) {
@@ -63,7 +61,7 @@ class Sheets {
     }
     row.engineId = change.engineId();
     row.sheet = text;
-    Because.of(change.who(), "turnaround");
+    Because.of(change.who(), kind.name().toLowerCase(Locale.ROOT).replace('_', ' '));
     rows.saveAndFlush(row);
   }
 }

@@ -1,4 +1,4 @@
-package shim.app.interchange;
+package shim.app.record;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
