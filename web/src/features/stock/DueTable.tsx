@@ -1,7 +1,7 @@
 import { Link } from "@tanstack/react-router";
 import { Button } from "../../ui/Button";
 import { day } from "../../words/days";
-import { type Due, orderByWords, type Stock, short } from "./shelf";
+import { type Due, orderByWords, type Stock } from "./shelf";
 
 interface DueTableProps {
   stock: Stock;
@@ -25,7 +25,7 @@ export function DueTable({ stock, onOrder }: DueTableProps) {
         <ul>
           {stock.due.map((d) => {
             const kind = stock.kinds.find((k) => k.id === d.kindId);
-            const lacking = kind ? short(kind, d) : d.positions.length;
+            const { lacking } = d;
             const urgent = d.expected && lacking > 0 && (d.order === "TOO_LATE" || d.order === "TODAY");
             return (
               <li

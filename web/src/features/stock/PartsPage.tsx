@@ -17,7 +17,6 @@ import {
   type Order,
   orderWords,
   type Stock,
-  short,
   toOrder,
   wayWords,
   wrongWords,
@@ -57,7 +56,9 @@ export function PartsPage() {
       {open && "order" in open && (
         <OrderForm
           order={open.order === "new" ? undefined : open.order}
-          start={open.due && startOf(stock, open.due)}
+          start={
+            open.due && { kindId: open.due.kindId, engineId: open.due.engineId, count: open.due.lacking }
+          }
           onClose={close}
         />
       )}
@@ -68,17 +69,14 @@ export function PartsPage() {
   );
 }
 
-function startOf(stock: Stock, due: Due) {
-  const kind = stock.kinds.find((k) => k.id === due.kindId);
-  const count = kind ? Math.max(1, short(kind, due)) : due.positions.length;
-  return { kindId: due.kindId, engineId: due.engineId, count };
-}
-
 function headWords(stock: Stock): string {
-  const missing = stock.kinds.filter((k) => k.missing > 0).length + toOrder(stock).length;
-  const before = stock.eventOn ? ` before ${stock.event} on ${day(stock.eventOn)}` : "";
-  if (missing === 0) return `nothing is missing${before}`;
-  return `${missing === 1 ? "one kind is" : `${missing} kinds are`} short${before}`;
+  const lacking = new Set([
+    ...stock.kinds.filter((k) => k.missing > 0).map((k) => k.id),
+    ...toOrder(stock).map((d) => d.kindId),
+  ]).size;
+  const next = stock.eventOn ? `; next is ${stock.event}, ${day(stock.eventOn)}` : "";
+  if (lacking === 0) return `nothing is missing${next}`;
+  return `${lacking === 1 ? "one kind is" : `${lacking} kinds are`} short${next}`;
 }
 
 interface WaysProps {

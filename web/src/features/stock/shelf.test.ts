@@ -8,7 +8,6 @@ import {
   type Order,
   orderByWords,
   type Stock,
-  short,
   toOrder,
   wayWords,
   wrongWords,
@@ -43,6 +42,7 @@ const due = (more: Partial<Due> = {}): Due => ({
   event: "Final",
   date: "2026-12-12",
   expected: true,
+  lacking: 2,
   orderBy: "2026-12-04",
   order: "LATER",
   ...more,
@@ -79,11 +79,9 @@ describe("the words of the parts room", () => {
 });
 
 describe("what is to be ordered", () => {
-  it("is what falls due, less what is there and what is coming", () => {
-    expect(short(kind({ there: 1 }), due())).toBe(1);
-    expect(short(kind({ there: 1, coming: 3 }), due())).toBe(0);
+  it("is what is expected to fall due and nobody has", () => {
     expect(toOrder(stock({ due: [due()] }))).toHaveLength(1);
-    expect(toOrder(stock({ due: [due()], kinds: [kind({ there: 2 })] }))).toEqual([]);
+    expect(toOrder(stock({ due: [due({ lacking: 0 })] }))).toEqual([]);
     expect(toOrder(stock({ due: [due({ expected: false })] }))).toEqual([]);
   });
 

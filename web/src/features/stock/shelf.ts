@@ -95,15 +95,7 @@ export function byWay<O extends Order>(orders: readonly O[]) {
 }
 
 /** Parts expected to fall due whose successors nobody has, the most urgent first. */
-export function toOrder(stock: Stock): Due[] {
-  return stock.due.filter((d) => {
-    const kind = stock.kinds.find((k) => k.id === d.kindId);
-    return d.expected && kind !== undefined && short(kind, d) > 0;
-  });
-}
-
-/** So many of a line are neither in stock nor coming. */
-export const short = (kind: Kind, due: Due) => Math.max(0, due.positions.length - kind.there - kind.coming);
+export const toOrder = (stock: Stock): Due[] => stock.due.filter((d) => d.expected && d.lacking > 0);
 
 export function orderByWords(d: Due): string {
   switch (d.order) {

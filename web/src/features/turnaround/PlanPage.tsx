@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
-import { Plus, Truck, Users } from "lucide-react";
+import { CalendarDays, Plus, Truck, Users } from "lucide-react";
 import { type ReactNode, useState } from "react";
 import { turnaround as turnaroundQuery } from "../../api/queries";
 import { Waiting } from "../../shell/EngineFrame";
@@ -11,6 +11,7 @@ import { STATES } from "../readiness/ReadyPart";
 import { OrderForm } from "../stock/OrderForm";
 import type { Due, Order } from "../stock/shelf";
 import { standing, type Task, type Turnaround } from "./board";
+import { CalendarSheet } from "./CalendarSheet";
 import { Hands } from "./Hands";
 import { Lanes } from "./Lanes";
 import { SidePart } from "./SidePart";
@@ -22,9 +23,10 @@ import { chanceWords, STANDINGS, standingWords, taskWords, waitingTasks } from "
 
 type Open =
   | { task: Task | "new" }
-  | { order: Order | "new"; due?: Due; lacking?: number }
+  | { order: Order | "new"; due?: Due }
   | "truck"
   | "team"
+  | "calendar"
   | null;
 
 /** What to do until the truck leaves: will we be ready, and who does what now. */
@@ -45,6 +47,9 @@ export function PlanPage({ first }: { first: ReactNode }) {
         <div className="grid min-w-0 gap-3">
           <div className="flex flex-wrap items-center gap-2">
             <h2 className="flex-1 text-xl">Now, and then</h2>
+            <Button look="quiet" onClick={() => setOpen("calendar")}>
+              <CalendarDays aria-hidden className="size-5" /> Calendar
+            </Button>
             <Button look="quiet" onClick={() => setOpen("team")}>
               <Users aria-hidden className="size-5" /> Who is there
             </Button>
@@ -62,10 +67,11 @@ export function PlanPage({ first }: { first: ReactNode }) {
           turnaround={t}
           onTask={edit}
           onOrder={(order) => setOpen({ order })}
-          onDue={(due, lacking) => setOpen({ order: "new", due, lacking })}
+          onDue={(due) => setOpen({ order: "new", due })}
         />
       </div>
       {open === "truck" && <TruckForm turnaround={t} onClose={close} />}
+      {open === "calendar" && <CalendarSheet onClose={close} />}
       {open === "team" && <TeamForm turnaround={t} onClose={close} />}
       {open && typeof open === "object" && "task" in open && (
         <TaskForm turnaround={t} task={open.task === "new" ? undefined : open.task} onClose={close} />
@@ -73,7 +79,9 @@ export function PlanPage({ first }: { first: ReactNode }) {
       {open && typeof open === "object" && "order" in open && (
         <OrderForm
           order={open.order === "new" ? undefined : open.order}
-          start={open.due && { kindId: open.due.kindId, engineId: open.due.engineId, count: open.lacking }}
+          start={
+            open.due && { kindId: open.due.kindId, engineId: open.due.engineId, count: open.due.lacking }
+          }
           tasks={waitingTasks(t)}
           onClose={close}
         />

@@ -6,7 +6,6 @@ import {
   type Order,
   orderByWords,
   orderWords,
-  short,
   wayWords,
 } from "../stock/shelf";
 import { useStock } from "../stock/useStock";
@@ -18,7 +17,7 @@ interface SidePartProps {
   turnaround: Turnaround;
   onTask: (t: Task) => void;
   onOrder: (o: Order) => void;
-  onDue: (d: Due, lacking: number) => void;
+  onDue: (d: Due) => void;
 }
 
 interface ListProps {
@@ -65,12 +64,11 @@ export function SidePart({ turnaround, onTask, onOrder, onDue }: SidePartProps) 
           {toOrder.map(order)}
           {due.map((d) => {
             const kind = stock?.kinds.find((k) => k.id === d.kindId);
-            const lacking = kind ? short(kind, d) : d.positions.length;
             return (
               <li key={`${d.engineId} ${d.kindId} ${d.event}`}>
-                <button type="button" className={LINE} onClick={() => onDue(d, lacking)}>
+                <button type="button" className={LINE} onClick={() => onDue(d)}>
                   <span className="font-semibold">
-                    {lacking > 1 && `${lacking} × `}
+                    {d.lacking > 1 && `${d.lacking} × `}
                     {kind?.sheet.name}{" "}
                     <span className="font-normal text-muted">
                       {d.positions.join(" ")}, {d.engine}

@@ -55,6 +55,14 @@ abstract class ApiTest {
   }
 
   /** The first of what a path finds, as text. */
+  protected static String text(MvcTestResult r) {
+    try {
+      return r.getResponse().getContentAsString();
+    } catch (java.io.UnsupportedEncodingException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
   protected static String text(MvcTestResult result, String path) {
     String[] found = new String[1];
     assertThat(result)

@@ -20,14 +20,6 @@ class BenchJobApiTest extends ApiTest {
     return engine;
   }
 
-  private static String text(MvcTestResult r) {
-    try {
-      return r.getResponse().getContentAsString();
-    } catch (java.io.UnsupportedEncodingException e) {
-      throw new java.io.UncheckedIOException(e);
-    }
-  }
-
   private String begin(String engine, String kind, String hold, String more, String... valves) {
     String job = UUID.randomUUID().toString();
     String asked =

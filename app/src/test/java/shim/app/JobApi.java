@@ -57,14 +57,6 @@ abstract class JobApi extends ApiTest {
         .formatted(p, p.equals("3E"));
   }
 
-  static String text(MvcTestResult r) {
-    try {
-      return r.getResponse().getContentAsString();
-    } catch (java.io.UnsupportedEncodingException e) {
-      throw new java.io.UncheckedIOException(e);
-    }
-  }
-
   String begin() {
     MvcTestResult r =
         put(

@@ -38,6 +38,11 @@ class PassKeyFilter extends OncePerRequestFilter {
     if (local && LOOPBACK.contains(request.getServerName()) || bringsCookie(request)) {
       chain.doFilter(request, response);
     } else if (settings.lan() && matches(request.getParameter("key"))) {
+      if (request.getRequestURI().endsWith(".ics")) {
+        // Who subscribes to a calendar keeps no cookies.
+        chain.doFilter(request, response);
+        return;
+      }
       Cookie cookie = new Cookie(COOKIE, request.getParameter("key"));
       cookie.setHttpOnly(true);
       cookie.setPath("/");

@@ -36,6 +36,7 @@ import shim.core.engine.Position;
 import shim.core.stock.Delivery;
 import shim.core.stock.Due;
 import shim.core.stock.Spares;
+import shim.core.unit.Known;
 
 /** Reads all parts: those on the shelf, those in engines with when they fall due, those ordered. */
 @Component
@@ -140,9 +141,37 @@ public class StockReader {
   private static final Comparator<StockOrder> NAMED =
       Comparator.comparing((StockOrder o) -> o.order().part()).thenComparing(StockOrder::id);
 
-  /** What falls due, and by when it is ordered. */
-  public List<DueLine> due() {
-    return view().due();
+  /**
+   * Parts that are expected to fall due and are neither in stock nor coming.
+   *
+   * @param orderBy the last day to order them; null where nobody knows
+   */
+  public record ToOrder(
+      UUID engineId,
+      String engine,
+      UUID kindId,
+      String part,
+      int count,
+      String event,
+      @Nullable LocalDate orderBy) {}
+
+  public List<ToOrder> toOrder() {
+    StockView all = view();
+    Map<UUID, KindView> kinds = new HashMap<>();
+    all.kinds().forEach(k -> kinds.put(k.id(), k));
+    return all.due().stream()
+        .filter(d -> d.expected() && d.lacking() > 0)
+        .map(
+            d ->
+                new ToOrder(
+                    d.engineId(),
+                    d.engine(),
+                    d.kindId(),
+                    Known.in(kinds, d.kindId()).sheet().name(),
+                    d.lacking(),
+                    d.event(),
+                    d.orderBy()))
+        .toList();
   }
 
   private StockOrder order(UUID id, Sheets.Kept<OrderSheet> kept, List<EngineParts> all) {
@@ -297,6 +326,9 @@ public class StockReader {
                   event.name(),
                   event.date(),
                   key.expected(),
+                  kind == null
+                      ? positions.size()
+                      : Math.max(0, positions.size() - kind.there() - kind.coming()),
                   by.orElse(null),
                   Due.order(by, orders.today())));
         });

@@ -56,6 +56,7 @@ final class StockViews {
    *
    * @param event before which they are expected to be changed, or may have to be
    * @param expected false where it is only the short end of what is known
+   * @param lacking so many of them are neither in stock nor coming
    * @param orderBy the last day to order them; null where nobody knows
    */
   record DueLine(
@@ -66,6 +67,7 @@ final class StockViews {
       String event,
       @Nullable LocalDate date,
       boolean expected,
+      int lacking,
       @Nullable LocalDate orderBy,
       Due.Order order) {}
 

@@ -5,7 +5,9 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -23,10 +25,12 @@ import shim.app.turnaround.TurnaroundViews.TurnaroundView;
 class TurnaroundController {
   private final Turnarounds turnarounds;
   private final TurnaroundReader reader;
+  private final CalendarFile calendar;
 
-  TurnaroundController(Turnarounds turnarounds, TurnaroundReader reader) {
+  TurnaroundController(Turnarounds turnarounds, TurnaroundReader reader, CalendarFile calendar) {
     this.turnarounds = turnarounds;
     this.reader = reader;
+    this.calendar = calendar;
   }
 
   /** A task as entered; {@code basedOn} is the version it was changed on, null for a new one. */
@@ -48,6 +52,15 @@ class TurnaroundController {
   @GetMapping("/api/turnaround")
   TurnaroundView turnaround() {
     return reader.view();
+  }
+
+  /** Events, the truck, order-by days and the plan, to download or to subscribe to. */
+  @GetMapping("/api/turnaround/calendar.ics")
+  ResponseEntity<String> calendar() {
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_TYPE, "text/calendar;charset=utf-8")
+        .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"shim.ics\"")
+        .body(calendar.write());
   }
 
   /** The id of a task that Shim made has a stroke in it, so it is in the body. */

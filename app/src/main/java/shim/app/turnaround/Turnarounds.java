@@ -4,7 +4,6 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
@@ -124,12 +123,7 @@ public class Turnarounds {
     if (typed != null && typed.words() != null) {
       return typed.words().strip();
     }
-    if (known == null) {
-      return "this";
-    }
-    return known.sheet().words() != null
-        ? known.sheet().words()
-        : known.task().kind().name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    return known == null ? "this" : TaskWords.of(known);
   }
 
   public void putHand(UUID id, HandSheet sheet, @Nullable Integer basedOn) {
