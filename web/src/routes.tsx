@@ -1,4 +1,4 @@
-import { createRootRoute, createRoute, createRouter } from "@tanstack/react-router";
+import { createRootRoute, createRoute, createRouter, redirect } from "@tanstack/react-router";
 import { BackupPage } from "./features/backup/BackupPage";
 import { ChangePage } from "./features/change/ChangePage";
 import { ChangeRulesPage } from "./features/change/ChangeRulesPage";
@@ -31,6 +31,7 @@ import { SpringSetupPage } from "./features/spring/SpringSetupPage";
 import { ListsPage } from "./features/stock/ListsPage";
 import { PartsPage } from "./features/stock/PartsPage";
 import { WaitingPage } from "./outbox/WaitingPage";
+import { MOVED } from "./shell/rooms";
 import { NotFound, Shell } from "./shell/Shell";
 
 const rootRoute = createRootRoute({
@@ -57,19 +58,30 @@ const atValve = <P extends string>(path: P, component: () => React.ReactNode) =>
     }),
   });
 
+/** An old address, in a bookmark or on a sheet of paper, leads to where its page is now. */
+const moved = MOVED.map(([old, now]) =>
+  createRoute({
+    getParentRoute: () => rootRoute,
+    path: old,
+    beforeLoad: ({ params }) => {
+      throw redirect({ to: now, params: { id: (params as { id: string }).id }, replace: true });
+    },
+  }),
+);
+
 const routeTree = rootRoute.addChildren([
   at("/", HomePage),
   at("/engines", EnginesPage),
   at("/engines/new", NewEnginePage),
   at("/engines/$id", EnginePage),
   at("/engines/$id/setup", SetupPage),
-  at("/engines/$id/crank", CrankPage),
+  at("/engines/$id/lash/order", CrankPage),
   at("/engines/$id/lash", HistoryPage),
   at("/engines/$id/start", StartPage),
-  at("/engines/$id/sheet", BlankSheetPage),
+  at("/engines/$id/lash/sheet", BlankSheetPage),
   at("/engines/$id/springs", SpringsPage),
   at("/engines/$id/test", TestStartPage),
-  at("/engines/$id/spring-setup", SpringSetupPage),
+  at("/engines/$id/setup/springs", SpringSetupPage),
   at("/engines/$id/spring-sheet", SpringSheetPage),
   at("/engines/$id/pockets", PocketsPage),
   at("/engines/$id/spring-compare", ComparePage),
@@ -78,8 +90,9 @@ const routeTree = rootRoute.addChildren([
   atValve("/engines/$id/lifters", LiftersPage),
   atValve("/engines/$id/inspect", InspectPage),
   at("/engines/$id/change", ChangePage),
-  at("/engines/$id/change-rules", ChangeRulesPage),
-  at("/engines/$id/files", FilesPage),
+  at("/engines/$id/setup/changes", ChangeRulesPage),
+  at("/engines/$id/setup/files", FilesPage),
+  ...moved,
   at("/jobs/$id", WalkPage),
   at("/jobs/$id/bar", JobBarPage),
   at("/parts", PartsPage),

@@ -111,6 +111,12 @@ export const hours = (engineId: string) =>
     queryFn: () => answered(api.GET("/api/engines/{id}/hours", { params: { path: { id: engineId } } })),
   });
 
+export const services = (engineId: string) =>
+  queryOptions({
+    queryKey: ["engines", engineId, "services"],
+    queryFn: () => answered(api.GET("/api/engines/{id}/services", { params: { path: { id: engineId } } })),
+  });
+
 export const events = (engineId: string) =>
   queryOptions({
     queryKey: ["engines", engineId, "events"],

@@ -580,6 +580,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/{id}/services/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put_3"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines/{id}/runs": {
         parameters: {
             query?: never;
@@ -1388,6 +1404,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["engineSprings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/services": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["services"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3192,6 +3224,30 @@ export interface components {
             /** Format: double */
             intakeHeadIn?: number;
         };
+        ServiceEntry: {
+            service: components["schemas"]["ServiceSheet"];
+            /** Format: int32 */
+            basedOn?: number;
+        };
+        ServiceSheet: {
+            /** Format: double */
+            everyHours?: number;
+            /** Format: double */
+            doneAtHours?: number;
+            /** Format: date */
+            doneOn?: string;
+            with?: string;
+            hand: string;
+        };
+        ServiceView: {
+            /** @enum {string} */
+            kind: "PLUGS" | "OIL" | "FUEL";
+            sheet?: components["schemas"]["ServiceSheet"];
+            /** Format: double */
+            leftHours?: number;
+            /** Format: int32 */
+            version?: number;
+        };
         KeptRun: {
             /** Format: uuid */
             id: string;
@@ -3221,6 +3277,10 @@ export interface components {
             note?: string;
             /** Format: double */
             used?: number;
+            /** Format: double */
+            powerHp?: number;
+            /** Format: double */
+            bestSeconds?: number;
         };
         RunView: {
             /** Format: uuid */
@@ -3229,10 +3289,15 @@ export interface components {
         };
         ItemOpened: {
             /** @enum {string} */
-            kind: "ORDER" | "STAND_IN" | "ODD" | "RECHECK" | "INNER_OUT" | "HEIGHT_OPEN" | "HEADS_ON" | "RESET" | "UNFINISHED";
+            kind: "ORDER" | "STAND_IN" | "ODD" | "RECHECK" | "INNER_OUT" | "HEIGHT_OPEN" | "HEADS_ON" | "RESET" | "UNFINISHED" | "NOTED";
             words: string;
+            /** @description a valve, such as 3E or 3I1 */
+            valve?: string;
+            part?: string;
             /** Format: double */
             dueHours?: number;
+            /** Format: date */
+            dueOn?: string;
             hand: string;
         };
         OpenItem: {
@@ -3241,12 +3306,17 @@ export interface components {
             /** Format: uuid */
             jobId?: string;
             /** @enum {string} */
-            kind: "ORDER" | "STAND_IN" | "ODD" | "RECHECK" | "INNER_OUT" | "HEIGHT_OPEN" | "HEADS_ON" | "RESET" | "UNFINISHED";
+            kind: "ORDER" | "STAND_IN" | "ODD" | "RECHECK" | "INNER_OUT" | "HEIGHT_OPEN" | "HEADS_ON" | "RESET" | "UNFINISHED" | "NOTED";
             words: string;
             /** Format: double */
             dueHours?: number;
             /** Format: double */
             dueUsed?: number;
+            /** Format: date */
+            dueOn?: string;
+            /** @description a valve, such as 3E or 3I1 */
+            valve?: string;
+            part?: string;
             hand: string;
             /** Format: date-time */
             openedAt: string;
@@ -4545,7 +4615,7 @@ export interface components {
         };
         ReadinessReason: {
             /** @enum {string} */
-            code: "OPEN_JOB" | "OPEN_ITEM" | "NOT_WHOLE" | "NO_SPRINGS" | "SPRINGS_NEVER_TESTED" | "SPRINGS_NOT_TESTED" | "SPRING_CHANGE" | "SPRINGS_READ_AGAIN" | "SPRINGS_WATCH" | "SPRING_SEEN" | "VALVES_WITHOUT_SPRING" | "ROUND_OPEN" | "NO_ROUND" | "RAN_SINCE_ROUND" | "LEFT_UNDONE" | "LASH_MOVES" | "LASH_MOVES_LOOKED_AT" | "ROCKER_SEEN" | "TICKS_HOT" | "LIFTER_CHANGE" | "LIFTERS_WATCH";
+            code: "OPEN_JOB" | "OPEN_ITEM" | "NOT_WHOLE" | "PLUGS_DUE" | "OIL_DUE" | "FUEL_STANDS" | "NO_SPRINGS" | "SPRINGS_NEVER_TESTED" | "SPRINGS_NOT_TESTED" | "SPRING_CHANGE" | "SPRINGS_READ_AGAIN" | "SPRINGS_WATCH" | "SPRING_SEEN" | "VALVES_WITHOUT_SPRING" | "ROUND_OPEN" | "NO_ROUND" | "RAN_SINCE_ROUND" | "LEFT_UNDONE" | "LASH_MOVES" | "LASH_MOVES_LOOKED_AT" | "ROCKER_SEEN" | "TICKS_HOT" | "LIFTER_CHANGE" | "LIFTERS_WATCH";
             /** @enum {string} */
             area: "WORK" | "SPRINGS" | "LASH" | "LIFTERS";
             /** @enum {string} */
@@ -4568,7 +4638,7 @@ export interface components {
         TaskView: {
             id: string;
             /** @enum {string} */
-            kind: "SPRING_TEST" | "SPRINGS_AGAIN" | "LIFTER_LOOK" | "OPEN_JOB" | "SPRING_CHANGE" | "LIFTER_CHANGE" | "ROCKER_REPAIR" | "OPEN_ITEM" | "LASH_ROUND" | "BY_HAND";
+            kind: "SPRING_TEST" | "SPRINGS_AGAIN" | "LIFTER_LOOK" | "OPEN_JOB" | "SPRING_CHANGE" | "LIFTER_CHANGE" | "ROCKER_REPAIR" | "OPEN_ITEM" | "PLUGS" | "OIL" | "FUEL" | "LASH_ROUND" | "BY_HAND";
             words?: string;
             /** Format: uuid */
             engineId?: string;
@@ -6515,6 +6585,33 @@ export interface operations {
             };
         };
     };
+    put_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                kind: "PLUGS" | "OIL" | "FUEL";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ServiceEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ServiceView"][];
+                };
+            };
+        };
+    };
     runs: {
         parameters: {
             query?: never;
@@ -7819,6 +7916,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EngineSprings"];
+                };
+            };
+        };
+    };
+    services: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ServiceView"][];
                 };
             };
         };

@@ -1,41 +1,50 @@
 import { useQuery } from "@tanstack/react-query";
-import { Link } from "@tanstack/react-router";
+import { Link, useRouterState } from "@tanstack/react-router";
 import type { ReactNode } from "react";
 import type { Schemas } from "../api/client";
 import { engine as engineQuery } from "../api/queries";
 import { Problem } from "./Problem";
+import { ROOMS, roomOf } from "./rooms";
 
-const TABS = [
-  ["/engines/$id", "Now"],
-  ["/engines/$id/lash", "Lash"],
-  ["/engines/$id/springs", "Springs"],
-  ["/engines/$id/lifters", "Lifters"],
-  ["/engines/$id/crank", "Setting order"],
-  ["/engines/$id/sheet", "Lash sheet"],
-  ["/engines/$id/files", "Files"],
-  ["/engines/$id/setup", "Set-up"],
-] as const;
+const TAB =
+  "flex min-h-11 items-center border-b-4 border-transparent px-3 font-semibold whitespace-nowrap text-muted no-underline";
 
-/** Name and views of one engine. */
+/** Name and rooms of one engine; beside them the views of the room one is in. */
 export function EngineTabs({ id, name }: { id: string; name: string }) {
+  const pathname = useRouterState({ select: (s) => s.location.pathname });
+  const room = roomOf(pathname, id);
   return (
-    <nav
-      aria-label="Views of this engine"
-      className="no-print flex items-center gap-1 overflow-x-auto border-b border-hair px-3"
-    >
-      <h1 className="mr-4 text-lg whitespace-nowrap">{name}</h1>
-      {TABS.map(([to, text]) => (
-        <Link
-          key={to}
-          to={to}
-          params={{ id }}
-          activeOptions={{ exact: true, includeSearch: false }}
-          className="flex min-h-11 items-center border-b-4 border-transparent px-3 font-semibold whitespace-nowrap text-muted no-underline data-[status=active]:border-accent data-[status=active]:text-ink"
-        >
-          {text}
-        </Link>
-      ))}
-    </nav>
+    <div className="no-print flex flex-wrap items-center gap-x-4 border-b border-hair px-3">
+      <nav aria-label="Rooms of this engine" className="flex items-center gap-1 overflow-x-auto">
+        <h1 className="mr-4 text-lg whitespace-nowrap">{name}</h1>
+        {ROOMS.map((r) => (
+          <Link
+            key={r.name}
+            to={r.views[0][0]}
+            params={{ id }}
+            aria-current={r === room ? "true" : undefined}
+            className={`${TAB} ${r === room ? "border-accent text-ink" : ""}`}
+          >
+            {r.name}
+          </Link>
+        ))}
+      </nav>
+      {room && room.views.length > 1 && (
+        <nav aria-label={`Views of ${room.name}`} className="flex items-center gap-1 overflow-x-auto">
+          {room.views.map(([to, text]) => (
+            <Link
+              key={to}
+              to={to}
+              params={{ id }}
+              activeOptions={{ exact: true, includeSearch: false }}
+              className="flex min-h-11 items-center rounded px-3 text-sm font-semibold whitespace-nowrap text-muted no-underline hover:text-ink data-[status=active]:text-accent"
+            >
+              {text}
+            </Link>
+          ))}
+        </nav>
+      )}
+    </div>
   );
 }
 

@@ -71,6 +71,23 @@ export const several = (read: Read, was: number[] = [], shown: (n: number) => st
   });
 
 /** Words, or nothing where it is blank. */
+/** A time of a lap or a climb as people write it: `1:52.3` or `112.3`. */
+export function readSeconds(text: string): number | undefined {
+  const [, minutes, rest] = /^\s*(?:(\d+):)?(\d+(?:[.,]\d+)?)\s*$/.exec(text) ?? [];
+  if (rest === undefined) return undefined;
+  const s = Number(rest.replace(",", "."));
+  if (minutes !== undefined && s >= 60) return undefined;
+  return Math.round((Number(minutes ?? 0) * 60 + s) * 1000) / 1000;
+}
+
+export function secondsText(seconds: number): string {
+  const minutes = Math.floor(seconds / 60);
+  const rest = (Math.round((seconds - minutes * 60) * 1000) / 1000).toString();
+  return minutes === 0 ? rest : `${minutes}:${rest.replace(/^\d+/, (d) => d.padStart(2, "0"))}`;
+}
+
+export const seconds = () => maybe(readSeconds);
+
 export const words = () => z.string().transform((t) => t.trim() || undefined);
 
 /** What is in a box at first. */

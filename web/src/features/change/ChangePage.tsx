@@ -82,7 +82,7 @@ function Planning({ engine, known }: PlanningProps) {
         />
         <p className="text-sm text-muted">Springs due for a change are chosen already.</p>
         <Link
-          to="/engines/$id/change-rules"
+          to="/engines/$id/setup/changes"
           params={{ id: engine.id }}
           className={`${buttonClass("quiet")} justify-self-start`}
         >

@@ -20,7 +20,7 @@ type Says = Schemas["SchoolSays"];
 
 /** Where practice differs, air and gauge, and the team's torque sheet. */
 export function ChangeRulesPage() {
-  const { id } = useParams({ from: "/engines/$id/change-rules" });
+  const { id } = useParams({ from: "/engines/$id/setup/changes" });
   const rules = useQuery(changeRules(id));
   const schools = useQuery(changeSchools());
   return (

@@ -7,6 +7,8 @@ import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
+import { day } from "../../words/days";
+import { NoteForm } from "./NoteForm";
 
 const KINDS: Record<Schemas["OpenItem"]["kind"], string> = {
   ORDER: "on order",
@@ -18,17 +20,19 @@ const KINDS: Record<Schemas["OpenItem"]["kind"], string> = {
   HEADS_ON: "heads on",
   RESET: "set anew",
   UNFINISHED: "unfinished",
+  NOTED: "noted",
 };
 
-/** Spring changes of this engine, and what they left open. */
+/** Work that is open on this engine: spring changes, what they left, and what people noted. */
 export function OpenItemsPart({ engineId }: { engineId: string }) {
   const jobs = useQuery(jobsQuery(engineId)).data ?? [];
   const items = (useQuery(openItems(engineId)).data ?? []).filter((i) => !i.closedAt);
   const open = jobs.find((j) => !j.endedAt);
+  const [noting, setNoting] = useState(false);
   return (
-    <section className="scribed rounded p-4" aria-label="Spring changes">
+    <section className="scribed rounded p-4" aria-label="Open work">
       <div className="flex flex-wrap items-center gap-3">
-        <h2 className="flex-1 text-lg">Spring changes</h2>
+        <h2 className="flex-1 text-lg">Open work</h2>
         {open ? (
           <Link to="/jobs/$id" params={{ id: open.id }} className={buttonClass("now")}>
             Go on with the job
@@ -38,10 +42,12 @@ export function OpenItemsPart({ engineId }: { engineId: string }) {
             Plan a change
           </Link>
         )}
+        <Button onClick={() => setNoting(true)}>Note something</Button>
         <Link to="/practice" className={buttonClass("quiet")}>
           Practice
         </Link>
       </div>
+      {noting && <NoteForm engineId={engineId} onClose={() => setNoting(false)} />}
       {open?.parked && <p className="text-3xl font-extrabold">Parked: {open.parked}</p>}
       {items.length === 0 && <p className="text-muted">Nothing is open.</p>}
       <ul>
@@ -99,7 +105,10 @@ function Item({ item, engineId }: { item: Schemas["OpenItem"]; engineId: string 
           {KINDS[item.kind]}
         </span>
         <span className="min-w-40 flex-1 font-semibold">
+          {[item.valve, item.part].filter(Boolean).join(" ")}
+          {(item.valve || item.part) && ": "}
           {item.words}
+          {item.dueOn && <span className="text-muted"> by {day(item.dueOn)}</span>}
           {item.dueHours !== undefined && (
             <span className="text-muted"> by {item.dueHours.toFixed(1)} h</span>
           )}

@@ -17,7 +17,7 @@ import { TradeChart } from "./TradeChart";
 
 /** The setting order, seen and moved. */
 export function CrankPage() {
-  const { id } = useParams({ from: "/engines/$id/crank" });
+  const { id } = useParams({ from: "/engines/$id/lash/order" });
   return <EngineFrame id={id}>{(engine) => <Crank engine={engine} />}</EngineFrame>;
 }
 

@@ -21,7 +21,10 @@ import { Wanted } from "../lash/Wanted";
 import { ReadyPart } from "../readiness/ReadyPart";
 import { ChangePart } from "../running/ChangePart";
 import { EventList } from "../running/EventList";
+import { ResultsPart } from "../running/ResultsPart";
 import { RunsPart } from "../running/RunsPart";
+import { ServicesPart } from "../running/ServicesPart";
+import { EnginePlan } from "../turnaround/EnginePlan";
 import { BadRowsPart } from "./BadRowsPart";
 
 /** Plan, rail and panel of one engine: where, when, and the work at hand. */
@@ -83,13 +86,16 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
           </section>
           <BadRowsPart engineId={engine.id} />
           <ReadyPart engineId={engine.id} />
+          <EnginePlan engineId={engine.id} />
           {valve ? <ValveLife lash={l.data} valve={valve} /> : <WantedNow lash={l.data} />}
           <div className="grid gap-3 min-[1180px]:grid-cols-2">
             <RoundList rounds={r.data} />
             <EventList engineId={engine.id} events={e.data} />
           </div>
           <OpenItemsPart engineId={engine.id} />
+          <ServicesPart engineId={engine.id} hours={h.data.hours} />
           <RunsPart engineId={engine.id} events={e.data} />
+          <ResultsPart engine={engine} lash={l.data} rounds={r.data} />
           <ChangePart engine={engine} hours={h.data.hours} changes={l.data.changes} />
         </div>
       </div>

@@ -83,7 +83,7 @@ export function Headline({ engineId, known, onValve }: PartProps & { engineId: s
           >
             Change springs
           </Link>
-          <Link to="/engines/$id/spring-setup" params={{ id: engineId }} className={buttonClass()}>
+          <Link to="/engines/$id/setup/springs" params={{ id: engineId }} className={buttonClass()}>
             Parts and limits
           </Link>
           <Link to="/engines/$id/spring-sheet" params={{ id: engineId }} className={buttonClass("quiet")}>

@@ -45,7 +45,7 @@ function NoSprings({ engineId }: { engineId: string }) {
       <SeenInRounds engineId={engineId} part="SPRING" />
       <Notice tone="know">No springs are on record for this engine yet. Put its set in, then test it.</Notice>
       <p>
-        <Link to="/engines/$id/spring-setup" params={{ id: engineId }} className={buttonClass("now")}>
+        <Link to="/engines/$id/setup/springs" params={{ id: engineId }} className={buttonClass("now")}>
           Put the set in
         </Link>
       </p>

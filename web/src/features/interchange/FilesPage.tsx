@@ -14,7 +14,7 @@ import { FILE_BOX } from "./fileBox";
 
 /** An engine's files: out as they are, in with a look first. */
 export function FilesPage() {
-  const { id } = useParams({ from: "/engines/$id/files" });
+  const { id } = useParams({ from: "/engines/$id/setup/files" });
   return (
     <EngineFrame id={id}>
       {(engine) => (

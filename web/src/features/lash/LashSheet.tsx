@@ -36,7 +36,7 @@ interface SheetProps {
 
 /** A blank sheet for the wall of the trailer, in the engine's own order. */
 export function BlankSheetPage() {
-  const { id } = useParams({ from: "/engines/$id/sheet" });
+  const { id } = useParams({ from: "/engines/$id/lash/sheet" });
   return <EngineFrame id={id}>{(engine) => <Blank engine={engine} />}</EngineFrame>;
 }
 

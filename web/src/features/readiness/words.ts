@@ -19,7 +19,13 @@ export function reasonWords(r: Reason, unit: LashUnit): string {
     case "OPEN_JOB":
     case "OPEN_ITEM":
     case "NOT_WHOLE":
-      return because;
+      return at === "" ? because : `${at}: ${because}`;
+    case "PLUGS_DUE":
+      return `plugs are due at ${(r.hours ?? 0).toFixed(1)} h`;
+    case "OIL_DUE":
+      return `oil is due at ${(r.hours ?? 0).toFixed(1)} h`;
+    case "FUEL_STANDS":
+      return "fuel stands in it that wants drying";
     case "NO_SPRINGS":
       return "no springs are on record";
     case "SPRINGS_NEVER_TESTED":

@@ -8,6 +8,7 @@ import { Button } from "../../ui/Button";
 import { Field, Select } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { Sheet } from "../../ui/Sheet";
+import { secondsText } from "../../units/boxes";
 import { LoggerPart } from "./LoggerPart";
 import { KINDS, useDay } from "./useDay";
 
@@ -35,6 +36,9 @@ export function RunsPart({ engineId, events }: RunsPartProps) {
             <span className="w-24 text-muted">{run.date}</span>
             <span className="flex-1">{KINDS.find(([k]) => k === run.kind)?.[1]}</span>
             <span className="num text-lg">{run.minutes} min</span>
+            {run.bestSeconds !== undefined && (
+              <span className="num text-lg">{secondsText(run.bestSeconds)}</span>
+            )}
             {run.topRpm !== undefined && <span className="num text-lg">{Math.round(run.topRpm)} rpm</span>}
             {run.overRevs > 0 && <span className="font-semibold text-tight">{run.overRevs} over-rev</span>}
           </li>
@@ -66,7 +70,7 @@ function Day({ engineId, events, onClose }: RunsPartProps & { onClose: () => voi
         {lines.map((l, i) => {
           const minutes = box(`lines.${i}.minutes`);
           return (
-            <div key={l.id} className={`grid gap-2 ${also ? "grid-cols-4" : "grid-cols-3"}`}>
+            <div key={l.id} className={`grid grid-cols-3 gap-2 border-b border-hair pb-2`}>
               <Field
                 label={`Run ${i + 1}, minutes`}
                 inputMode="decimal"
@@ -79,6 +83,9 @@ function Day({ engineId, events, onClose }: RunsPartProps & { onClose: () => voi
               />
               <Field label="Top rpm" inputMode="numeric" {...box(`lines.${i}.topRpm`)} />
               <Field label="Over-revs" inputMode="numeric" {...box(`lines.${i}.overRevs`)} />
+              <Field label="Best lap or climb" inputMode="decimal" {...box(`lines.${i}.best`)} />
+              <Field label="Most power, hp" inputMode="decimal" {...box(`lines.${i}.powerHp`)} />
+              <Field label="How it went" {...box(`lines.${i}.note`)} />
               {also && (
                 <Field
                   label={also[0]?.toUpperCase() + also.slice(1)}

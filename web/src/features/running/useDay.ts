@@ -5,7 +5,7 @@ import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
 import { useSettings } from "../../shell/settings";
 import { useEntry } from "../../ui/useEntry";
-import { figure } from "../../units/boxes";
+import { figure, seconds, words } from "../../units/boxes";
 
 export const KINDS = [
   ["HILL_RUN", "hill run"],
@@ -28,13 +28,25 @@ const DAY = z.object({
       topRpm: figure(),
       overRevs: figure(),
       used: figure(),
+      best: seconds(),
+      powerHp: figure(),
+      note: words(),
       /** What a logger's file said beside the boxes. */
       logged: z.custom<Schemas["Sum"]>().optional(),
     }),
   ),
 });
 
-const blank = () => ({ id: newId(), minutes: "", topRpm: "", overRevs: "", used: "" });
+const blank = () => ({
+  id: newId(),
+  minutes: "",
+  topRpm: "",
+  overRevs: "",
+  used: "",
+  best: "",
+  powerHp: "",
+  note: "",
+});
 
 /** A day's runs, a line each; there is always a blank one to go on with. */
 export function useDay(engineId: string, events: Schemas["EventView"][], done: () => void) {
@@ -52,7 +64,7 @@ export function useDay(engineId: string, events: Schemas["EventView"][], done: (
       answered(
         api.PUT("/api/engines/{id}/runs", {
           params: { path: { id: engineId } },
-          body: lines.flatMap(({ id, minutes, topRpm, overRevs, used, logged }) =>
+          body: lines.flatMap(({ id, minutes, topRpm, overRevs, used, best, powerHp, note, logged }) =>
             minutes === undefined
               ? []
               : [
@@ -66,6 +78,9 @@ export function useDay(engineId: string, events: Schemas["EventView"][], done: (
                       topRpm,
                       overRevs: overRevs ?? 0,
                       used,
+                      bestSeconds: best,
+                      powerHp,
+                      note,
                       cycles: logged?.cycles,
                       hottestF: logged?.hottest,
                       fromLogger: logged !== undefined,

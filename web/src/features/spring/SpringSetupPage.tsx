@@ -10,7 +10,7 @@ import { RulesPart } from "./RulesPart";
 
 /** Types, sets, fittings and limits of an engine's springs. */
 export function SpringSetupPage() {
-  const { id } = useParams({ from: "/engines/$id/spring-setup" });
+  const { id } = useParams({ from: "/engines/$id/setup/springs" });
   const query = useQuery(engineSprings(id));
   return (
     <EngineFrame id={id}>

@@ -30,6 +30,12 @@ export function taskWords(t: Task): string {
       return `Change the lifters of ${at}`;
     case "ROCKER_REPAIR":
       return `Repair the rockers of ${at}`;
+    case "PLUGS":
+      return "Plugs out, look, gap, in";
+    case "OIL":
+      return "Oil and filter";
+    case "FUEL":
+      return "Drain the fuel, dry what it wetted";
     case "OPEN_JOB":
     case "OPEN_ITEM":
       return t.because[0]?.because?.name ?? "Open work";
@@ -54,6 +60,9 @@ export function taskPage(t: Task): { to: string; words: string } | undefined {
     case "OPEN_JOB":
       return { to: `/jobs/${t.because[0]?.reference}`, words: "Go on with it" };
     case "OPEN_ITEM":
+    case "PLUGS":
+    case "OIL":
+    case "FUEL":
       return { to: at, words: "To the engine" };
     case "BY_HAND":
       return undefined;

@@ -46,6 +46,7 @@ class DocumentsTest extends ApiTest {
       case PLAN_TRUCK -> named("shim.app.turnaround.Entered$TruckSheet");
       case PLAN_AGREED -> named("shim.app.turnaround.Entered$AgreedSheet");
       case PART_ORDER -> named("shim.app.stock.Written$OrderSheet");
+      case SERVICE -> named("shim.app.running.Services$ServiceSheet");
       case PART_KIND -> named("shim.app.stock.Written$PartSheet");
     };
   }

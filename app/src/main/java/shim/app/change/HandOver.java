@@ -250,7 +250,15 @@ class HandOver {
   /** Opens an item under a name of its own in the job, so that doing it twice does it once. */
   private void open(
       JobRow row, String thing, StaysOpen.Kind kind, String words, OpenItems.Due due, String hand) {
-    items.open(Jobs.named(row.id, thing), row.engineId, row.id, kind, words, due, hand);
+    items.open(
+        Jobs.named(row.id, thing),
+        row.engineId,
+        row.id,
+        kind,
+        words,
+        OpenItems.About.ENGINE,
+        due,
+        hand);
   }
 
   private void ordered(JobRow row, Done done) {
@@ -296,7 +304,7 @@ class HandOver {
   private OpenItems.Due due(StaysOpen o, UUID engineId, ChangeRules.ChangeRulesSheet sheet) {
     Double after = o.kind() == StaysOpen.Kind.RESET ? sheet.resetUsed() : null;
     return new OpenItems.Due(
-        Maybe.orNull(o.dueHours()), after == null ? null : runs.used(engineId) + after);
+        Maybe.orNull(o.dueHours()), after == null ? null : runs.used(engineId) + after, null);
   }
 
   /** Which set's spring stands at each valve now. */
@@ -323,7 +331,8 @@ class HandOver {
       case HEIGHT_OPEN -> "height";
       case HEADS_ON -> "heads";
       case RESET -> "reset";
-      case ORDER, UNFINISHED -> throw new IllegalArgumentException("not by signing: " + o.kind());
+      case ORDER, UNFINISHED, NOTED ->
+          throw new IllegalArgumentException("not by signing: " + o.kind());
     };
   }
 
@@ -340,7 +349,8 @@ class HandOver {
       case HEIGHT_OPEN -> "installed height not measured: " + valves;
       case HEADS_ON -> HEADS_ON;
       case RESET -> "lash or preload set anew, and fixings torqued again, once it has run in";
-      case ORDER, UNFINISHED -> throw new IllegalArgumentException("not by signing: " + o.kind());
+      case ORDER, UNFINISHED, NOTED ->
+          throw new IllegalArgumentException("not by signing: " + o.kind());
     };
   }
 }

@@ -125,6 +125,9 @@ public class JobArchive {
     row.words = i.words();
     row.dueHours = i.dueHours();
     row.dueUsed = i.dueUsed();
+    row.dueOn = i.dueOn();
+    row.valve = i.valve() == null ? null : i.valve().toString();
+    row.part = i.part();
     row.hand = i.hand();
     row.openedAt = i.openedAt();
     row.closedAt = i.closedAt();

@@ -2,6 +2,7 @@ package shim.app.change;
 
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -25,6 +26,7 @@ import shim.app.record.Photos;
 import shim.core.change.Route;
 import shim.core.change.Schools;
 import shim.core.change.StaysOpen;
+import shim.core.engine.Position;
 
 /** Spring changes. Every act answers with the whole job as it then stands. */
 @RestController
@@ -60,7 +62,10 @@ class JobController {
   record ItemOpened(
       StaysOpen.@NotNull Kind kind,
       @NotNull String words,
+      @Nullable Position valve,
+      @Nullable @Size(max = 80, message = "80 letters at most") String part,
       @Hours @Nullable Double dueHours,
+      @Nullable LocalDate dueOn,
       @Initials String hand) {}
 
   @PostMapping("/api/engines/{id}/job-plan")
@@ -184,7 +189,8 @@ class JobController {
         null,
         item.kind(),
         item.words(),
-        new OpenItems.Due(item.dueHours(), null),
+        new OpenItems.About(item.valve(), item.part()),
+        new OpenItems.Due(item.dueHours(), null, item.dueOn()),
         item.hand());
     return items.of(id);
   }

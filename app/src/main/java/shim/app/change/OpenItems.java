@@ -2,6 +2,7 @@ package shim.app.change;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
@@ -14,6 +15,7 @@ import shim.app.http.Refusal;
 import shim.app.record.Because;
 import shim.app.record.TakenBack;
 import shim.core.change.StaysOpen;
+import shim.core.engine.Position;
 
 /** What stays open on an engine after a job: orders, stand-ins, things to look at again. */
 @Service
@@ -34,6 +36,9 @@ class OpenItems {
    *
    * @param dueHours engine hours by which it is to be put right
    * @param dueUsed use in the engine's own unit by which it is, whichever comes first
+   * @param dueOn the day by which it is, whichever comes first
+   * @param valve it is about; null when about the whole engine
+   * @param part it is about, as people call it
    */
   record OpenItem(
       UUID id,
@@ -42,6 +47,9 @@ class OpenItems {
       String words,
       @Nullable Double dueHours,
       @Nullable Double dueUsed,
+      @Nullable LocalDate dueOn,
+      @Nullable Position valve,
+      @Nullable String part,
       String hand,
       Instant openedAt,
       @Nullable Instant closedAt,
@@ -49,8 +57,13 @@ class OpenItems {
       @Nullable String closedWhy) {}
 
   /** By when an item is to be put right; nothing is at once. */
-  record Due(@Nullable Double hours, @Nullable Double used) {
-    static final Due AT_ONCE = new Due(null, null);
+  record Due(@Nullable Double hours, @Nullable Double used, @Nullable LocalDate on) {
+    static final Due AT_ONCE = new Due(null, null, null);
+  }
+
+  /** What an item is about; nothing is the whole engine. */
+  record About(@Nullable Position valve, @Nullable String part) {
+    static final About ENGINE = new About(null, null);
   }
 
   /** Keeps an open item; safe to repeat. */
@@ -60,6 +73,7 @@ class OpenItems {
       @Nullable UUID jobId,
       StaysOpen.Kind kind,
       String words,
+      About about,
       Due due,
       String hand) {
     Optional<OpenRow> known = rows.findById(id);
@@ -67,7 +81,10 @@ class OpenItems {
       TakenBack.refuseOther(known.get().engineId.equals(engineId));
       return;
     }
-    engines.get(engineId);
+    Engines.Stored engine = engines.get(engineId);
+    if (about.valve() != null && !engine.engine().layout().positions().contains(about.valve())) {
+      throw Refusal.invalid("valve", "this engine has no valve " + about.valve());
+    }
     if (words.isBlank() || words.length() > 400) {
       throw Refusal.invalid("words", "say what is open, in 400 letters at most");
     }
@@ -77,6 +94,9 @@ class OpenItems {
     row.words = words.strip();
     row.dueHours = due.hours();
     row.dueUsed = due.used();
+    row.dueOn = due.on();
+    row.valve = about.valve() == null ? null : about.valve().toString();
+    row.part = about.part();
     row.hand = hand;
     row.openedAt = now();
     Because.of(hand, "open item");
@@ -115,6 +135,9 @@ class OpenItems {
         r.words,
         r.dueHours,
         r.dueUsed,
+        r.dueOn,
+        r.valve == null ? null : Position.parse(r.valve),
+        r.part,
         r.hand,
         r.openedAt,
         r.closedAt,

@@ -7,6 +7,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
@@ -27,6 +28,9 @@ class OpenRow {
   String words;
   @Nullable Double dueHours;
   @Nullable Double dueUsed;
+  @Nullable LocalDate dueOn;
+  @Nullable String valve;
+  @Nullable String part;
   String hand;
   Instant openedAt;
   @Nullable Instant closedAt;

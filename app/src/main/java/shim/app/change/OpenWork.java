@@ -1,5 +1,6 @@
 package shim.app.change;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -7,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.running.Runs;
+import shim.core.engine.Position;
 import shim.core.unit.Figures;
 
 /** What is open on an engine: jobs not signed off, and items still to be put right. */
@@ -27,18 +29,34 @@ public class OpenWork {
    * One thing that is open.
    *
    * @param jobId the job, where it is one
+   * @param valve it is about; null when about the whole engine
    * @param dueHours engine hours by which an item is to be put right
+   * @param dueOn the day by which it is
    * @param stops nothing runs until it is done
    */
-  public record Open(@Nullable UUID jobId, String words, @Nullable Double dueHours, boolean stops) {
+  public record Open(
+      @Nullable UUID jobId,
+      String words,
+      @Nullable Position valve,
+      @Nullable Double dueHours,
+      @Nullable LocalDate dueOn,
+      boolean stops) {
     public boolean job() {
       return jobId != null;
     }
   }
 
-  /** At once where its use is reached, else by its hours. */
-  private static @Nullable Double due(OpenItems.OpenItem i, double used) {
-    return i.dueUsed() != null && Figures.atLeast(used, i.dueUsed()) ? null : i.dueHours();
+  /** At once where its use is reached, else by its hours and its day. */
+  private static Open open(OpenItems.OpenItem i, double used) {
+    boolean reached = i.dueUsed() != null && Figures.atLeast(used, i.dueUsed());
+    String words = i.part() == null ? i.words() : i.part() + ": " + i.words();
+    return new Open(
+        null,
+        words,
+        i.valve(),
+        reached ? null : i.dueHours(),
+        reached ? null : i.dueOn(),
+        i.kind().stops());
   }
 
   public List<Open> of(UUID engineId) {
@@ -52,12 +70,14 @@ public class OpenWork {
                         j.id(),
                         j.title() + " is open" + (j.parked() == null ? "" : ": " + j.parked()),
                         null,
+                        null,
+                        null,
                         true)));
     List<OpenItems.OpenItem> open =
         items.of(engineId).stream().filter(i -> i.closedAt() == null).toList();
     boolean byUse = open.stream().anyMatch(i -> i.dueUsed() != null);
     double used = byUse ? runs.used(engineId) : 0;
-    open.forEach(i -> result.add(new Open(null, i.words(), due(i, used), i.kind().stops())));
+    open.forEach(i -> result.add(open(i, used)));
     return result;
   }
 }

@@ -244,7 +244,9 @@ class DemoSprings {
                       false,
                       "KV",
                       null,
-                      1.0))));
+                      1.0,
+                      null,
+                      null))));
     }
   }
 

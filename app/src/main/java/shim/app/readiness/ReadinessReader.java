@@ -10,6 +10,7 @@ import shim.app.fatigue.SpringStanding;
 import shim.app.lash.LashBook;
 import shim.app.lifter.LifterStanding;
 import shim.app.record.Maybe;
+import shim.app.running.Services;
 import shim.core.readiness.Readiness;
 import shim.core.readiness.Standing;
 
@@ -22,18 +23,21 @@ public class ReadinessReader {
   private final LifterStanding lifters;
   private final OpenWork work;
   private final SeenInRounds seen;
+  private final Services services;
 
   ReadinessReader(
       SpringStanding springs,
       LashBook lash,
       LifterStanding lifters,
       OpenWork work,
-      SeenInRounds seen) {
+      SeenInRounds seen,
+      Services services) {
     this.springs = springs;
     this.lash = lash;
     this.lifters = lifters;
     this.work = work;
     this.seen = seen;
+    this.services = services;
   }
 
   /** How the engine stands before the event it is asked for, and what that makes of it. */
@@ -47,18 +51,26 @@ public class ReadinessReader {
         new Standing(
             now.engineHours(),
             next.endHours(),
+            Optional.ofNullable(next.date()),
             work.of(engineId).stream().map(ReadinessReader::open).toList(),
             now.springs().stream().map(ReadinessReader::spring).toList(),
             now.empty(),
             new Standing.Lash(
                 id(rounds.openRound()), Maybe.of(rounds.lastHours()), rounds.undone()),
             lifters.of(engineId, now).stream().map(ReadinessReader::lifter).toList(),
-            seen.of(engineId));
+            seen.of(engineId),
+            services.of(engineId));
     return new Answer(standing, next, Readiness.of(standing));
   }
 
   private static Standing.Open open(OpenWork.Open o) {
-    return new Standing.Open(id(o.jobId()), o.words(), Maybe.of(o.dueHours()), o.stops());
+    return new Standing.Open(
+        id(o.jobId()),
+        o.words(),
+        Optional.ofNullable(o.valve()),
+        Maybe.of(o.dueHours()),
+        Optional.ofNullable(o.dueOn()),
+        o.stops());
   }
 
   private static Standing.Spring spring(SpringStanding.Standing s) {

@@ -34,6 +34,7 @@ public class Documents {
     /** At first nothing was measured on arrival, and no kinds were known. */
     PART_ORDER(List.of(Documents::nothingMeasured)),
     PART_KIND,
+    SERVICE,
     /**
      * What was said of a round when it was signed; at first its whole story was kept, and until
      * version 2 in words.

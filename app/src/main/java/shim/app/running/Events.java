@@ -13,6 +13,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
+import shim.app.http.Refusal;
 import shim.app.record.Because;
 import shim.app.record.Hours;
 import shim.app.record.TakenBack;
@@ -69,6 +70,10 @@ public class Events {
 
   public void put(UUID id, EventEntry entry) {
     engines.get(entry.engineId());
+    if (entry.plannedHours() == 0 && entry.runHours() == null) {
+      throw Refusal.invalid(
+          "plannedHours", "an event without hours: how many engine hours will it take?");
+    }
     EventRow row = rows.findById(id).orElseGet(() -> new EventRow(id));
     TakenBack.refuseOther(row.engineId == null || row.engineId.equals(entry.engineId()));
     row.engineId = entry.engineId();

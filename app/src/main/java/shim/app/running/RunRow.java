@@ -42,6 +42,8 @@ class RunRow {
   String hand;
   @Nullable String note;
   @Nullable Double used;
+  @Nullable Double powerHp;
+  @Nullable Double bestSeconds;
   @Version int version;
 
   protected RunRow() {}

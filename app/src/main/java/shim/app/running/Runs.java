@@ -59,6 +59,8 @@ public class Runs {
    * @param cycles four-stroke cycles, from a logger
    * @param hottestF highest temperature, °F
    * @param used of what else the engine's use is counted in: laps, miles
+   * @param powerHp the most power seen, hp
+   * @param bestSeconds the best lap or climb, seconds
    */
   public record RunEntry(
       @NotNull UUID engineId,
@@ -82,7 +84,13 @@ public class Runs {
       @Size(max = 2000, message = "2000 letters at most") @Nullable String note,
       @PositiveOrZero(message = "what was used cannot be below zero")
           @Max(value = 100_000, message = "100000 at most")
-          @Nullable Double used) {}
+          @Nullable Double used,
+      @Positive(message = "power must be above zero")
+          @Max(value = 5000, message = "5000 hp at most")
+          @Nullable Double powerHp,
+      @Positive(message = "a time must be above zero")
+          @Max(value = 86_400, message = "a day at most")
+          @Nullable Double bestSeconds) {}
 
   private static final String HEAT = "a temperature between -100 and 2000 °F";
 
@@ -110,7 +118,9 @@ public class Runs {
             r.fromLogger,
             r.hand,
             r.note,
-            r.used));
+            r.used,
+            r.powerHp,
+            r.bestSeconds));
   }
 
   /** Keeps a day's runs in one go; all or none, safe to repeat. */
@@ -148,6 +158,8 @@ public class Runs {
     row.hand = entry.hand();
     row.note = entry.note();
     row.used = entry.used();
+    row.powerHp = entry.powerHp();
+    row.bestSeconds = entry.bestSeconds();
     Because.of(entry.hand(), "run");
     rows.saveAndFlush(row);
   }

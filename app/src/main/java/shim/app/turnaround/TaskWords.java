@@ -26,6 +26,9 @@ final class TaskWords {
       case LIFTER_LOOK -> at(at, "look at the lifters", "look at the lifters of ");
       case LIFTER_CHANGE -> at(at, "change the lifters", "change the lifters of ");
       case ROCKER_REPAIR -> at(at, "repair the rockers", "repair the rockers of ");
+      case PLUGS -> "plugs out, look, gap, in";
+      case OIL -> "oil and filter";
+      case FUEL -> "drain the fuel and dry what it wetted";
       case OPEN_JOB, OPEN_ITEM -> kept(task);
     };
   }

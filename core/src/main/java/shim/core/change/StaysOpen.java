@@ -42,7 +42,9 @@ public record StaysOpen(
     HEADS_ON,
     /** Lash or preload is set once more when everything has run in. */
     RESET,
-    UNFINISHED;
+    UNFINISHED,
+    /** Written down by a person. */
+    NOTED;
 
     /** The engine does not run until it is done, whatever the hours. */
     public boolean stops() {

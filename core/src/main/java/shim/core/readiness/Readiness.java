@@ -11,6 +11,7 @@ import shim.core.drift.ValveDrift;
 import shim.core.engine.Position;
 import shim.core.fatigue.Verdict;
 import shim.core.lash.EyeFindings;
+import shim.core.running.Service;
 import shim.core.unit.Figures;
 import shim.core.unit.Said;
 
@@ -47,6 +48,10 @@ public record Readiness(State state, List<Reason> reasons) {
     OPEN_ITEM(Area.WORK, State.READY_BUT),
     /** The engine is not whole, as {@code because} says: heads on the bench. */
     NOT_WHOLE(Area.WORK, State.NOT_READY),
+    /** Due at {@code hours}. */
+    PLUGS_DUE(Area.WORK, State.READY_BUT),
+    OIL_DUE(Area.WORK, State.READY_BUT),
+    FUEL_STANDS(Area.WORK, State.READY_BUT),
     NO_SPRINGS(Area.SPRINGS, State.READY_BUT),
     SPRINGS_NEVER_TESTED(Area.SPRINGS, State.READY_BUT),
     SPRINGS_NOT_TESTED(Area.SPRINGS, State.READY_BUT),
@@ -125,6 +130,7 @@ public record Readiness(State state, List<Reason> reasons) {
   public static Readiness of(Standing now) {
     List<Reason> found = new ArrayList<>();
     work(found, now);
+    services(found, now);
     springs(found, now);
     lash(found, now);
     now.seen().forEach(f -> found.add(seen(f)));
@@ -166,8 +172,28 @@ public record Readiness(State state, List<Reason> reasons) {
         found.add(Reason.of(Code.OPEN_JOB).because(kept(o)).linked(o.job()));
       } else if (o.stops()) {
         found.add(Reason.of(Code.NOT_WHOLE).because(kept(o)));
-      } else if (Figures.atMost(o.dueHours().orElse(0), now.endHours())) {
-        found.add(Reason.of(Code.OPEN_ITEM).because(kept(o)));
+      } else if (o.due(now.endHours(), now.endsOn())) {
+        found.add(Reason.at(Code.OPEN_ITEM, o.valve().stream().toList()).because(kept(o)));
+      }
+    }
+  }
+
+  private static void services(List<Reason> found, Standing now) {
+    for (Service s : now.services()) {
+      if (s.due(now.engineHours(), now.endHours())) {
+        Code code =
+            switch (s.kind()) {
+              case PLUGS -> Code.PLUGS_DUE;
+              case OIL -> Code.OIL_DUE;
+              case FUEL -> Code.FUEL_STANDS;
+            };
+        found.add(
+            new Reason(
+                code,
+                List.of(),
+                OptionalDouble.of(s.dueAtHours()),
+                Optional.empty(),
+                Optional.empty()));
       }
     }
   }

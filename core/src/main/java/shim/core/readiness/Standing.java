@@ -1,5 +1,6 @@
 package shim.core.readiness;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -7,6 +8,8 @@ import shim.core.drift.ValveDrift;
 import shim.core.engine.Position;
 import shim.core.fatigue.Verdict;
 import shim.core.lash.EyeFindings;
+import shim.core.running.Service;
+import shim.core.unit.Figures;
 import shim.core.unit.Said;
 
 /**
@@ -14,25 +17,44 @@ import shim.core.unit.Said;
  *
  * @param engineHours now
  * @param endHours engine hours at the end of the next event
+ * @param endsOn the day of the next event; empty where none is known
  * @param seen what the eye saw in a round and still stands
+ * @param services what is done again by hours
  */
 public record Standing(
     double engineHours,
     double endHours,
+    Optional<LocalDate> endsOn,
     List<Open> open,
     List<Spring> springs,
     List<Position> withoutSpring,
     Lash lash,
     List<Lifter> lifters,
-    List<EyeFindings.Finding> seen) {
+    List<EyeFindings.Finding> seen,
+    List<Service> services) {
   /**
    * Work that is open.
    *
    * @param job the job, where it is one; else an item to be put right
-   * @param dueHours engine hours by which an item is to be put right; empty when it always counts
+   * @param valve it is about; empty when about the whole engine
+   * @param dueHours engine hours by which an item is to be put right
+   * @param dueOn the day by which it is; it always counts where neither is said
    * @param stops nothing runs until it is done
    */
-  public record Open(Optional<String> job, String what, OptionalDouble dueHours, boolean stops) {}
+  public record Open(
+      Optional<String> job,
+      String what,
+      Optional<Position> valve,
+      OptionalDouble dueHours,
+      Optional<LocalDate> dueOn,
+      boolean stops) {
+    /** It is to be put right before the end of an event; an event without a day may be any day. */
+    boolean due(double endHours, Optional<LocalDate> endsOn) {
+      boolean byHours = dueHours.isPresent() && Figures.atMost(dueHours.getAsDouble(), endHours);
+      boolean byDay = dueOn.isPresent() && (endsOn.isEmpty() || !dueOn.get().isAfter(endsOn.get()));
+      return byHours || byDay || dueHours.isEmpty() && dueOn.isEmpty();
+    }
+  }
 
   /**
    * One spring in its place.

@@ -2,6 +2,7 @@ package shim.core.readiness;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -15,6 +16,7 @@ import shim.core.lash.Seen;
 import shim.core.readiness.Readiness.Area;
 import shim.core.readiness.Readiness.Code;
 import shim.core.readiness.Readiness.State;
+import shim.core.running.Service;
 import shim.core.unit.Said;
 
 /** What each state of an engine makes of its readiness. The rules are the trade's practice. */
@@ -37,15 +39,18 @@ class ReadinessTest {
 
   /** A healthy engine at 10 h before an event that ends at 11 h, each part of it to be replaced. */
   private static class With {
+    Optional<LocalDate> day = Optional.empty();
     List<Standing.Open> open = List.of();
     List<Standing.Spring> springs = List.of(spring(I1, Verdict.RUN, true));
     List<Position> empty = List.of();
     Standing.Lash lash = new Standing.Lash(Optional.empty(), OptionalDouble.of(10), List.of());
     List<Standing.Lifter> lifters = List.of();
     List<EyeFindings.Finding> seen = List.of();
+    List<Service> services = List.of();
 
     Readiness readiness() {
-      return Readiness.of(new Standing(10, 11, open, springs, empty, lash, lifters, seen));
+      return Readiness.of(
+          new Standing(10, 11, day, open, springs, empty, lash, lifters, seen, services));
     }
 
     Stream<Code> codes() {
@@ -110,16 +115,86 @@ class ReadinessTest {
   void aJobAlwaysCountsAndAnItemOnceItFallsDueBeforeTheEndOfTheEvent() {
     engine.open =
         List.of(
-            new Standing.Open(Optional.empty(), "later", OptionalDouble.of(11.01), false),
-            new Standing.Open(Optional.empty(), "due", OptionalDouble.of(11), false),
-            new Standing.Open(Optional.empty(), "always", OptionalDouble.empty(), false),
-            new Standing.Open(Optional.empty(), "heads on", OptionalDouble.empty(), true),
-            new Standing.Open(Optional.of("job"), "3E is open", OptionalDouble.empty(), true));
+            new Standing.Open(
+                Optional.empty(),
+                "later",
+                Optional.empty(),
+                OptionalDouble.of(11.01),
+                Optional.empty(),
+                false),
+            new Standing.Open(
+                Optional.empty(),
+                "due",
+                Optional.empty(),
+                OptionalDouble.of(11),
+                Optional.empty(),
+                false),
+            new Standing.Open(
+                Optional.empty(),
+                "always",
+                Optional.empty(),
+                OptionalDouble.empty(),
+                Optional.empty(),
+                false),
+            new Standing.Open(
+                Optional.empty(),
+                "heads on",
+                Optional.empty(),
+                OptionalDouble.empty(),
+                Optional.empty(),
+                true),
+            new Standing.Open(
+                Optional.of("job"),
+                "3E is open",
+                Optional.empty(),
+                OptionalDouble.empty(),
+                Optional.empty(),
+                true));
     assertThat(engine.readiness().reasons())
         .extracting(r -> r.because().orElseThrow().name())
         .containsExactly("heads on", "3E is open", "due", "always");
     assertThat(engine.readiness().state()).isEqualTo(State.NOT_READY);
     assertThat(engine.readiness().reasons().get(1).reference()).hasValue("job");
+  }
+
+  private static Standing.Open byDay(String what, OptionalDouble hours, LocalDate on) {
+    return new Standing.Open(
+        Optional.empty(), what, Optional.of(E2), hours, Optional.of(on), false);
+  }
+
+  @Test
+  void anItemOfADayCountsBeforeAnEventOnOrAfterIt() {
+    LocalDate event = LocalDate.of(2026, 12, 12);
+    engine.day = Optional.of(event);
+    engine.open =
+        List.of(
+            byDay("that day", OptionalDouble.empty(), event),
+            byDay("the day after", OptionalDouble.empty(), event.plusDays(1)),
+            byDay("later, but its hours are over", OptionalDouble.of(11), event.plusDays(9)),
+            byDay("later in both", OptionalDouble.of(11.01), event.plusDays(9)));
+    assertThat(engine.readiness().reasons())
+        .extracting(r -> r.because().orElseThrow().name())
+        .containsExactly("that day", "later, but its hours are over");
+    assertThat(engine.readiness().reasons().get(0).positions()).containsExactly(E2);
+    engine.day = Optional.empty();
+    assertThat(engine.readiness().reasons()).as("the event may be any day").hasSize(4);
+  }
+
+  @Test
+  void whatIsDoneByHoursIsDueWhenTheEventEndsBeyondThem() {
+    // Now 10 h, the event ends at 11 h.
+    engine.services =
+        List.of(
+            new Service(Service.Kind.PLUGS, 3, OptionalDouble.of(8)),
+            new Service(Service.Kind.OIL, 2.99, OptionalDouble.of(8)));
+    assertThat(engine.codes()).as("11 h is just enough for 8 + 3").containsExactly(Code.OIL_DUE);
+    assertThat(engine.readiness().reasons().get(0).hours()).hasValue(10.99);
+    engine.services = List.of(new Service(Service.Kind.OIL, 12, OptionalDouble.empty()));
+    assertThat(engine.codes()).isEmpty();
+    engine.services = List.of(new Service(Service.Kind.FUEL, 0, OptionalDouble.of(10)));
+    assertThat(engine.codes()).as("nothing ran since").isEmpty();
+    engine.services = List.of(new Service(Service.Kind.FUEL, 0, OptionalDouble.of(9.9)));
+    assertThat(engine.codes()).containsExactly(Code.FUEL_STANDS);
   }
 
   @Test
