@@ -5396,7 +5396,11 @@ export interface components {
             coming: components["schemas"]["HoursSpan"][];
         };
         HoursSpan: {
+            /** Format: uuid */
+            eventId?: string;
             event?: string;
+            /** Format: date */
+            on: string;
             /** Format: double */
             fromHours: number;
             /** Format: double */

@@ -8,13 +8,13 @@ afterEach(cleanup);
 const hours = {
   hours: 2.4,
   past: [
-    { event: "Quarry", fromHours: 0, toHours: 1.2 },
-    { fromHours: 1.2, toHours: 2 },
+    { event: "Quarry", on: "2026-11-20", fromHours: 0, toHours: 1.2 },
+    { on: "2026-11-24", fromHours: 1.2, toHours: 2 },
   ],
-  coming: [{ event: "Hill", fromHours: 2.4, toHours: 3.9 }],
+  coming: [{ eventId: "e1", event: "Hill", on: "2026-12-10", fromHours: 2.4, toHours: 3.9 }],
 };
 
-function shown(predicts: boolean, at = hours) {
+function shown(predicts: boolean, at = hours, onMove?: (id: string, on: string) => void) {
   const looked: (number | null)[] = [];
   render(
     <HoursRail
@@ -24,6 +24,7 @@ function shown(predicts: boolean, at = hours) {
       predicts={predicts}
       hour={null}
       onHour={(h) => looked.push(h)}
+      onMove={onMove}
     />,
   );
   return looked;
@@ -48,8 +49,28 @@ describe("the hours rail", () => {
 
   it("names what ran and what is planned, and leads to the end of a planned event", () => {
     const looked = shown(true);
-    expect(screen.getByText("Quarry")).toBeTruthy();
+    expect(screen.getByText("Quarry 20 Nov")).toBeTruthy();
     fireEvent.click(screen.getByLabelText("As predicted for the end of Hill"));
     expect(looked).toEqual([3.9]);
+  });
+
+  it("puts an event on another day by the keys, and only when that is kept", () => {
+    const kept: string[] = [];
+    shown(false, hours, (id, on) => kept.push(`${id} ${on}`));
+    const event = screen.getByLabelText("Day of Hill");
+    fireEvent.keyDown(event, { key: "ArrowRight" });
+    fireEvent.keyDown(event, { key: "PageUp" });
+    expect(event.getAttribute("aria-valuetext")).toBe("Fri 18 Dec");
+    fireEvent.keyDown(event, { key: "Escape" });
+    fireEvent.keyDown(event, { key: "Enter" });
+    expect(kept).toEqual([]);
+    fireEvent.keyDown(event, { key: "ArrowLeft" });
+    fireEvent.click(screen.getByText("Keep the day"));
+    expect(kept).toEqual(["e1 2026-12-09"]);
+  });
+
+  it("lets events stand where nobody may move them", () => {
+    shown(false);
+    expect(screen.queryByLabelText("Day of Hill")).toBeNull();
   });
 });

@@ -1,5 +1,9 @@
+import { useState } from "react";
 import type { Schemas } from "../api/client";
+import { Button } from "../ui/Button";
 import { useWidth } from "../ui/useWidth";
+import { addDays, day } from "../words/days";
+import { MovableEvent } from "./MovableEvent";
 
 interface HoursRailProps {
   /** Shim's word on the engine's hours: now, what ran, what is planned. */
@@ -15,6 +19,8 @@ interface HoursRailProps {
   /** Hour the plan is looked at; null for now. */
   hour: number | null;
   onHour: (h: number | null) => void;
+  /** Puts a planned event on another day; without it events stand where they are. */
+  onMove?: (eventId: string, on: string) => void;
 }
 
 type Span = Schemas["HoursSpan"] & { planned: boolean };
@@ -30,6 +36,13 @@ function shortened(name: string, room: number): string {
   return letters < 4 ? "" : `${name.slice(0, letters - 1)}…`;
 }
 
+/** Name and day where there is room for both, else as much of the name as there is room for. */
+function named(s: Span, room: number): string {
+  const name = s.event ?? "";
+  const both = `${name} ${day(s.on).slice(4)}`;
+  return both.length * 7 <= room ? both : shortened(name, room);
+}
+
 /** One axis of engine hours: the past to the left, the planned events to the right. */
 export function HoursRail({
   hours,
@@ -40,7 +53,14 @@ export function HoursRail({
   predicts,
   hour,
   onHour,
+  onMove,
 }: HoursRailProps) {
+  const [moved, setMoved] = useState<{ id: string; days: number } | null>(null);
+  const event = hours.coming.find((s) => s.eventId === moved?.id);
+  const keep = () => {
+    if (moved && event) onMove?.(moved.id, addDays(event.on, moved.days));
+    setMoved(null);
+  };
   const [box, width] = useWidth<HTMLElement>(1240);
   const now = hours.hours;
   const all: Span[] = [
@@ -68,7 +88,7 @@ export function HoursRail({
           strokeDasharray="5 5"
         />
         {all.map((s, i) => (
-          <g key={`${s.event}${s.fromHours}`}>
+          <g key={`${s.event}${s.on}${s.fromHours}`}>
             <rect
               x={x(s.fromHours)}
               width={Math.max(2, x(s.toHours) - x(s.fromHours) - 2)}
@@ -84,19 +104,31 @@ export function HoursRail({
               fontSize={13}
               fill={s.planned ? "var(--ink)" : "var(--muted)"}
             >
-              {shortened(
-                s.event ?? "",
-                Math.min((x(s.toHours) - x(s.fromHours)) * 2, width - x(s.fromHours) - 8),
-              )}
+              {named(s, Math.min((x(s.toHours) - x(s.fromHours)) * 2, width - x(s.fromHours) - 8))}
             </text>
           </g>
         ))}
+        {onMove &&
+          hours.coming.map(
+            (s) =>
+              s.eventId && (
+                <MovableEvent
+                  key={s.eventId}
+                  span={s}
+                  x={x(s.fromHours)}
+                  width={x(s.toHours) - x(s.fromHours)}
+                  days={moved?.id === s.eventId ? moved.days : 0}
+                  onDays={(days) => setMoved(days === 0 ? null : { id: s.eventId ?? "", days })}
+                  onKeep={keep}
+                />
+              ),
+          )}
         {predicts &&
           all
             .filter((s) => s.planned)
             .map((s) => (
               <EndMark
-                key={`${s.event}${s.toHours}`}
+                key={`${s.event}${s.on}${s.toHours}`}
                 span={s}
                 x={x(s.toHours)}
                 picked={hour === s.toHours}
@@ -188,6 +220,18 @@ export function HoursRail({
           </text>
         </g>
       </svg>
+      {moved && event && (
+        <p className="absolute right-3 bottom-full flex items-center gap-3 rounded border border-accent bg-plate p-2">
+          <span>
+            {event.event}: {day(event.on)} becomes{" "}
+            <span className="font-bold text-accent">{day(addDays(event.on, moved.days))}</span>
+          </span>
+          <Button look="now" onClick={keep}>
+            Keep the day
+          </Button>
+          <Button onClick={() => setMoved(null)}>Leave it</Button>
+        </p>
+      )}
     </section>
   );
 }

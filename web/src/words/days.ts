@@ -6,3 +6,10 @@ export const day = (date: string) =>
     month: "short",
     timeZone: "UTC",
   });
+
+/** A day so many days later, or earlier below zero. */
+export function addDays(date: string, days: number): string {
+  const noon = new Date(`${date}T12:00:00Z`);
+  noon.setUTCDate(noon.getUTCDate() + days);
+  return noon.toISOString().slice(0, 10);
+}

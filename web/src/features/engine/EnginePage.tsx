@@ -24,6 +24,7 @@ import { EventList } from "../running/EventList";
 import { ResultsPart } from "../running/ResultsPart";
 import { RunsPart } from "../running/RunsPart";
 import { ServicesPart } from "../running/ServicesPart";
+import { useMoveEvent } from "../running/useMoveEvent";
 import { EnginePlan } from "../turnaround/EnginePlan";
 import { BadRowsPart } from "./BadRowsPart";
 
@@ -45,6 +46,7 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
   const l = useQuery(lashHistory(engine.id));
   const s = useQuery(engineSprings(engine.id)).data;
   const j = useQuery(jobs(engine.id)).data;
+  const move = useMoveEvent(engine.id, e.data ?? []);
   if (!r.data || !e.data || !h.data || !known || !l.data) return <Waiting />;
   const ready = readiness(r.data, e.data, known.sinceRound);
   return (
@@ -107,6 +109,7 @@ function Now({ engine }: { engine: Schemas["EngineView"] }) {
         jobs={j}
         hour={hour}
         onHour={setHour}
+        onMove={move}
       />
     </div>
   );

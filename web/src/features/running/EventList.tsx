@@ -3,7 +3,7 @@ import { useState } from "react";
 import { z } from "zod";
 import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
-import { events as eventsQuery } from "../../api/queries";
+import { events as eventsQuery, stock, turnaround } from "../../api/queries";
 import { Button } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Sheet } from "../../ui/Sheet";
@@ -91,6 +91,8 @@ function EventForm({ engineId, event, onClose }: EventFormProps) {
       queries.setQueryData(eventsQuery(engineId).queryKey, list);
       // Hours and coming events change what springs and lifters are told, and readiness with them.
       void queries.invalidateQueries({ queryKey: ["engines", engineId] });
+      void queries.invalidateQueries({ queryKey: turnaround().queryKey });
+      void queries.invalidateQueries({ queryKey: stock().queryKey });
       onClose();
     },
   });

@@ -3,6 +3,7 @@ package shim.app.running;
 import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
 import java.io.InputStream;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -32,8 +33,14 @@ class RunController {
    * A stretch of engine hours: an event, or a run that belongs to none.
    *
    * @param event name of the event
+   * @param on the day it was, or is planned for
    */
-  record HoursSpan(@Nullable String event, double fromHours, double toHours) {}
+  record HoursSpan(
+      @Nullable UUID eventId,
+      @Nullable String event,
+      LocalDate on,
+      double fromHours,
+      double toHours) {}
 
   /**
    * Hours of an engine.
@@ -63,7 +70,9 @@ class RunController {
         .map(
             s ->
                 new HoursSpan(
+                    s.event().map(EngineHours.Event::id).map(UUID::fromString).orElse(null),
                     s.event().map(EngineHours.Event::name).orElse(null),
+                    s.date(),
                     s.fromHours(),
                     s.toHours()))
         .toList();

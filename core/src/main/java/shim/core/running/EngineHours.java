@@ -47,7 +47,7 @@ public record EngineHours(double now, List<Span> past, List<Span> coming) {
    *
    * @param event empty for a run that belongs to none
    */
-  public record Span(Optional<Event> event, double fromHours, double toHours) {}
+  public record Span(Optional<Event> event, LocalDate date, double fromHours, double toHours) {}
 
   private record Stretch(LocalDate date, Optional<Event> event, double hours) {}
 
@@ -91,7 +91,7 @@ public record EngineHours(double now, List<Span> past, List<Span> coming) {
     List<Span> result = new ArrayList<>();
     double at = from;
     for (Stretch s : stretches.stream().sorted(Comparator.comparing(Stretch::date)).toList()) {
-      result.add(new Span(s.event(), at, at + s.hours()));
+      result.add(new Span(s.event(), s.date(), at, at + s.hours()));
       at += s.hours();
     }
     return result;
