@@ -49,7 +49,7 @@ describe("the hours rail", () => {
 
   it("names what ran and what is planned, and leads to the end of a planned event", () => {
     const looked = shown(true);
-    expect(screen.getByText("Quarry 20 Nov")).toBeTruthy();
+    expect(screen.getByText("20 Nov Quarry")).toBeTruthy();
     fireEvent.click(screen.getByLabelText("As predicted for the end of Hill"));
     expect(looked).toEqual([3.9]);
   });

@@ -36,12 +36,8 @@ function shortened(name: string, room: number): string {
   return letters < 4 ? "" : `${name.slice(0, letters - 1)}…`;
 }
 
-/** Name and day where there is room for both, else as much of the name as there is room for. */
-function named(s: Span, room: number): string {
-  const name = s.event ?? "";
-  const both = `${name} ${day(s.on).slice(4)}`;
-  return both.length * 7 <= room ? both : shortened(name, room);
-}
+/** The day, and as much of the name as there is room for. */
+const named = (s: Span, room: number) => shortened(`${day(s.on).slice(4)} ${s.event ?? ""}`.trim(), room);
 
 /** One axis of engine hours: the past to the left, the planned events to the right. */
 export function HoursRail({

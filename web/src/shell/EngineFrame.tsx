@@ -7,7 +7,7 @@ import { Problem } from "./Problem";
 import { ROOMS, roomOf } from "./rooms";
 
 const TAB =
-  "flex min-h-11 items-center border-b-4 border-transparent px-3 font-semibold whitespace-nowrap text-muted no-underline";
+  "flex min-h-11 items-center border-b-4 border-transparent px-3 font-semibold whitespace-nowrap text-muted no-underline aria-[current=true]:border-accent aria-[current=true]:text-ink";
 
 /** Name and rooms of one engine; beside them the views of the room one is in. */
 export function EngineTabs({ id, name }: { id: string; name: string }) {
@@ -23,7 +23,7 @@ export function EngineTabs({ id, name }: { id: string; name: string }) {
             to={r.views[0][0]}
             params={{ id }}
             aria-current={r === room ? "true" : undefined}
-            className={`${TAB} ${r === room ? "border-accent text-ink" : ""}`}
+            className={TAB}
           >
             {r.name}
           </Link>

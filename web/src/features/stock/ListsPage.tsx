@@ -34,10 +34,12 @@ export function ListsPage() {
   );
 }
 
+/** Place by place; what has none comes last. */
+const byPlace = (a: string | undefined, b: string | undefined) =>
+  a === undefined ? 1 : b === undefined ? -1 : a.localeCompare(b);
+
 function Packing({ stock }: { stock: Stock }) {
-  const kinds = stock.kinds
-    .filter((k) => k.wanted > 0)
-    .sort((a, b) => (a.sheet.place ?? "~").localeCompare(b.sheet.place ?? "~"));
+  const kinds = stock.kinds.filter((k) => k.wanted > 0).sort((a, b) => byPlace(a.sheet.place, b.sheet.place));
   return (
     <section aria-label="To take along">
       <h1 className="text-xl">

@@ -93,4 +93,35 @@ class HoursApiTest extends ApiTest {
           .isEqualTo(hours);
     }
   }
+
+  @Test
+  void anEventWithoutHoursIsAskedForThem() {
+    String engine = engine(resource("v8.json"));
+    String event =
+        "{\"engineId\":\"%s\",\"name\":\"Final\",\"date\":\"2099-12-04\",\"plannedHours\":0%s}";
+    String path = "/api/events/" + UUID.randomUUID();
+    assertThat(put(path, event.formatted(engine, "")))
+        .hasStatus(422)
+        .bodyText()
+        .contains("plannedHours", "an event without hours");
+    assertThat(put(path, event.formatted(engine, ",\"runHours\":1.2")))
+        .as("it is over, and ran")
+        .hasStatusOk();
+  }
+
+  @Test
+  void aRunKeepsHowItWent() {
+    String engine = engine(resource("v8.json"));
+    String run =
+        """
+        [{"id":"%s","run":{"engineId":"%s","kind":"HILL_RUN","date":"2026-11-30","minutes":2,
+         "overRevs":0,"fromLogger":false,"hand":"KV","powerHp":%s,"bestSeconds":112.3,"note":"loose"}}]""";
+    String path = "/api/engines/" + engine + "/runs";
+    String id = UUID.randomUUID().toString();
+    assertThat(put(path, run.formatted(id, engine, "-1"))).hasStatus(422);
+    assertThat(put(path, run.formatted(id, engine, "612.5")))
+        .bodyJson()
+        .extractingPath("$[0].run.bestSeconds")
+        .isEqualTo(112.3);
+  }
 }

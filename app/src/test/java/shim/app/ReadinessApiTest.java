@@ -180,4 +180,53 @@ class ReadinessApiTest extends ApiTest {
     assertThat(get("/api/engines/" + id() + "/readiness")).hasStatus(404);
     assertThat(get("/api/engines/" + engine + "/valves/9E/story")).hasStatus(404);
   }
+
+  @Test
+  void whatAPersonNotesAtAValveCountsUntilItIsPutRight() {
+    String item = "/api/engines/" + engine + "/open-items/" + id();
+    String noted =
+        """
+        {"kind":"NOTED","words":"stand-in until the new one comes","valve":"%s","part":"pushrod",
+         "dueOn":"%s","hand":"KV"}""";
+    assertThat(put(item, noted.formatted("9E", "2026-12-04")))
+        .hasStatus(422)
+        .bodyText()
+        .contains("this engine has no valve 9E");
+    put(
+        "/api/events/" + id(),
+        "{\"engineId\":\"%s\",\"name\":\"Final\",\"date\":\"2099-12-04\",\"plannedHours\":1.5}"
+            .formatted(engine));
+    assertThat(put(item, noted.formatted("4E", "2099-12-05"))).hasStatusOk();
+    not("stand-in");
+    String sooner = "/api/engines/" + engine + "/open-items/" + id();
+    assertThat(put(sooner, noted.formatted("4E", "2099-12-04"))).hasStatusOk();
+    words("pushrod: stand-in until the new one comes");
+    reason("OPEN_ITEM", "4E");
+    assertThat(put(sooner + "/closed", "{\"hand\":\"KV\",\"why\":\"new one in\"}")).hasStatusOk();
+    not("stand-in");
+  }
+
+  @Test
+  void plugsAndFuelAreDueByHoursAndDoneWithOneEntry() {
+    String round = begin(10);
+    read(round, "1E", "0.018", null);
+    String plugs = "/api/engines/" + engine + "/services/PLUGS";
+    String done =
+        "{\"basedOn\":%s,\"service\":{\"everyHours\":%s,\"doneAtHours\":%s,\"hand\":\"KV\"}}";
+    assertThat(put(plugs, done.formatted(null, 5, 10.5)))
+        .hasStatus(422)
+        .bodyText()
+        .contains("service.doneAtHours", "the engine has not run so long");
+    assertThat(put(plugs, done.formatted(null, 5, 4))).hasStatusOk();
+    words("PLUGS_DUE");
+    assertThat(put(plugs, done.formatted(null, 5, 10))).as("unseen").hasStatus(409);
+    assertThat(put(plugs, done.formatted(0, 5, 10))).hasStatusOk();
+    not("PLUGS_DUE");
+    String fuel = "/api/engines/" + engine + "/services/FUEL";
+    assertThat(put(fuel, done.formatted(null, 0, 9.9))).hasStatusOk();
+    words("FUEL_STANDS");
+    assertThat(put(fuel, done.formatted(0, "1e300", 9.9))).hasStatus(422);
+    assertThat(put("/api/engines/" + engine + "/services/WATER", done.formatted(null, 1, 1)))
+        .matches(r -> r.getResponse().getStatus() / 100 == 4);
+  }
 }

@@ -169,26 +169,27 @@ class DemoJourneyTest {
     String open =
         shim.get("/api/engines/" + six + "/rounds")
             .replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
-    List<String> views = new ArrayList<>(List.of("/", "/engines", "/engines/new"));
+    List<String> views =
+        new ArrayList<>(List.of("/", "/engines", "/engines/new", "/parts", "/parts/lists"));
     for (String view :
         List.of(
             "",
             "/lash",
-            "/crank",
-            "/sheet",
+            "/lash/order",
+            "/lash/sheet",
             "/setup",
             "/start",
             "/springs",
             "/test",
-            "/spring-setup",
+            "/setup/springs",
             "/spring-sheet",
             "/pockets",
             "/spring-compare",
             "/spring-box",
             "/order-sheet",
             "/change",
-            "/change-rules",
-            "/files",
+            "/setup/changes",
+            "/setup/files",
             "/lifters",
             "/lifters?valve=5E",
             "/inspect",

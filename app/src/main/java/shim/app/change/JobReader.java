@@ -1,6 +1,7 @@
 package shim.app.change;
 
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -21,6 +22,7 @@ import shim.core.change.Done;
 import shim.core.change.Job;
 import shim.core.change.JobPlan;
 import shim.core.change.Step;
+import shim.core.change.Worked;
 import shim.core.crank.CrankModel;
 import shim.core.crank.StopWords;
 import shim.core.engine.Engine;
@@ -132,6 +134,18 @@ class JobReader {
 
   List<JobLine> of(UUID engineId) {
     return rows.findByEngineIdOrderByStartedAt(engineId).stream().map(this::line).toList();
+  }
+
+  /** Minutes a valve that signed changes took in the car, the oldest first. */
+  List<Double> took(UUID engineId) {
+    List<Double> each = new ArrayList<>();
+    for (JobRow row : rows.findByEngineIdOrderByStartedAt(engineId)) {
+      JobPlan plan = jobs.planned(row).plan();
+      if (row.signedBy != null && plan.kind() == JobPlan.Kind.IN_CAR) {
+        each.add(Worked.minutes(row.startedAt, jobs.done(row.id)) / plan.valves().size());
+      }
+    }
+    return each;
   }
 
   private JobLine line(JobRow row) {

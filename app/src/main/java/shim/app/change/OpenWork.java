@@ -59,6 +59,11 @@ public class OpenWork {
         i.kind().stops());
   }
 
+  /** Minutes a valve that its signed changes took in the car, the oldest first. */
+  public List<Double> took(UUID engineId) {
+    return jobs.took(engineId);
+  }
+
   public List<Open> of(UUID engineId) {
     List<Open> result = new ArrayList<>();
     jobs.of(engineId).stream()

@@ -12,6 +12,8 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
+import shim.app.running.Services;
+import shim.app.running.Services.ServiceSheet;
 import shim.app.stock.Orders;
 import shim.app.stock.Parts;
 import shim.app.stock.Written.MeasureSheet;
@@ -24,6 +26,7 @@ import shim.app.turnaround.Entered.TaskSheet;
 import shim.app.turnaround.Entered.TruckSheet;
 import shim.app.turnaround.Entered.WeekDay;
 import shim.app.turnaround.Turnarounds;
+import shim.core.running.Service;
 import shim.core.stock.Delivery;
 import shim.core.stock.Measure;
 import shim.core.turnaround.Weight;
@@ -40,10 +43,13 @@ class DemoTurnaround {
 
   private final Turnarounds turnarounds;
   private final Orders orders;
+  private final Services services;
   private final Parts parts;
   private final Clock clock;
 
-  DemoTurnaround(Turnarounds turnarounds, Orders orders, Parts parts, Clock clock) {
+  DemoTurnaround(
+      Turnarounds turnarounds, Orders orders, Parts parts, Services services, Clock clock) {
+    this.services = services;
     this.turnarounds = turnarounds;
     this.orders = orders;
     this.parts = parts;
@@ -75,10 +81,10 @@ class DemoTurnaround {
     task(
         "load the truck",
         own("Load the truck", null, Weight.MUST, 75).hands(2).after(v8 + "/LASH_ROUND", 0));
-    String drain = task("drain", own("Drain the fuel, dry the cells", v8, Weight.SHOULD, 30));
-    task("fill", own("Fresh fuel in", v8, Weight.SHOULD, 20).after(drain, 12 * 60));
-    task("plugs", own("Plugs out, look, gap, in", v8, Weight.SHOULD, 40));
-    task("oil", own("Oil and filter", v8, Weight.SHOULD, 35));
+    services.put(v8, Service.Kind.PLUGS, service(5, 5.0, "cold range, 0.035 in"), null);
+    services.put(v8, Service.Kind.OIL, service(6, 5.0, "20W-60, mineral"), null);
+    services.put(v8, Service.Kind.FUEL, service(0, 8.9, "methanol"), null);
+    task("fill", own("Fresh fuel in", v8, Weight.SHOULD, 20).after(v8 + "/FUEL", 12 * 60));
     String cup = task("cup", own("New spring cup at 2E", four, Weight.SHOULD, 50).crank());
 
     shelf(v8, four);
@@ -198,6 +204,10 @@ class DemoTurnaround {
 
   private void part(UUID id, PartSheet sheet) {
     parts.put(id, sheet, null, "KV");
+  }
+
+  private ServiceSheet service(double every, double doneAt, String with) {
+    return new ServiceSheet(every, doneAt, day(-30), with, "KV");
   }
 
   private LocalDate day(int ahead) {

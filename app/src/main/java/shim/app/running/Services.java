@@ -98,7 +98,7 @@ public class Services {
         : Optional.of(new Service(kind, every, Maybe.of(sheet.doneAtHours())));
   }
 
-  void put(UUID engineId, Service.Kind kind, ServiceSheet sheet, @Nullable Integer basedOn) {
+  public void put(UUID engineId, Service.Kind kind, ServiceSheet sheet, @Nullable Integer basedOn) {
     engines.get(engineId);
     Double at = sheet.doneAtHours();
     if (at != null && Figures.above(at, clock.now(engineId))) {

@@ -15,6 +15,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import shim.app.change.OpenWork;
 import shim.app.engine.Engines;
 import shim.app.fatigue.SpringStanding;
 import shim.app.lash.LashBook;
@@ -45,6 +46,7 @@ class TaskBook {
   private final ReadinessReader readiness;
   private final LashBook lash;
   private final SpringStanding springs;
+  private final OpenWork work;
   private final Sheets sheets;
   private final Orders orders;
 
@@ -53,12 +55,14 @@ class TaskBook {
       ReadinessReader readiness,
       LashBook lash,
       SpringStanding springs,
+      OpenWork work,
       Sheets sheets,
       Orders orders) {
     this.engines = engines;
     this.readiness = readiness;
     this.lash = lash;
     this.springs = springs;
+    this.work = work;
     this.sheets = sheets;
     this.orders = orders;
   }
@@ -121,6 +125,7 @@ class TaskBook {
     Map<Task.Kind, List<Double>> past = new HashMap<>();
     past.put(Task.Kind.LASH_ROUND, lash.took(s.engine().id()));
     past.put(Task.Kind.SPRING_TEST, springs.took(s.engine().id()));
+    past.put(Task.Kind.SPRING_CHANGE, work.took(s.engine().id()));
     return new EngineTasks(
             s.engine().id().toString(),
             engine.layout().positions().size(),

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
@@ -104,9 +105,16 @@ public final class EngineTasks {
     return switch (kind) {
       case OPEN_JOB -> ofJob(engine, r.reference().orElse(""));
       case OPEN_ITEM ->
-          own + "/" + Integer.toHexString(r.because().map(Said::name).orElse("").hashCode());
+          own
+              + "/"
+              + Integer.toHexString(
+                  (r.because().map(Said::name).orElse("") + at(r.positions())).hashCode());
       default -> own;
     };
+  }
+
+  private static String at(List<Position> valves) {
+    return valves.stream().map(p -> " " + p).collect(Collectors.joining());
   }
 
   private static final class Gathered {
@@ -173,7 +181,7 @@ public final class EngineTasks {
         Stream.concat(
                 t.work().after().stream(),
                 all.stream()
-                    .filter(o -> o.kind().step() < t.kind().step())
+                    .filter(o -> o.kind().step() > 0 && o.kind().step() < t.kind().step())
                     .map(o -> new Work.After(o.work().id(), 0)))
             .toList();
     return t.with(t.work().after(before));

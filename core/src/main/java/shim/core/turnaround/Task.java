@@ -32,9 +32,10 @@ public record Task(
     LIFTER_CHANGE(3, 45, 45),
     ROCKER_REPAIR(3, 15, 20),
     OPEN_ITEM(3, 30, 0),
-    PLUGS(3, 20, 2),
-    OIL(3, 35, 0),
-    FUEL(3, 30, 0),
+    /** Whenever the engine is free. */
+    PLUGS(0, 20, 2),
+    OIL(0, 35, 0),
+    FUEL(0, 30, 0),
     /** Lash, or preload, of all valves or of those that were worked at: the last of all. */
     LASH_ROUND(4, 15, 3),
     /** Wanted by a person. */

@@ -75,6 +75,23 @@ class EngineTasksTest {
   }
 
   @Test
+  void plugsOilAndFuelAreDoneWheneverTheEngineIsFree() {
+    List<Task> tasks =
+        tasks(
+            COLD,
+            reason(Code.PLUGS_DUE),
+            reason(Code.OIL_DUE),
+            reason(Code.FUEL_STANDS),
+            reason(Code.SPRING_CHANGE, "3E"));
+    assertThat(of(tasks, Kind.PLUGS).work().minutes()).isEqualTo(55);
+    assertThat(of(tasks, Kind.OIL).work().after()).isEmpty();
+    assertThat(of(tasks, Kind.FUEL).work().holds()).containsExactly("V8");
+    assertThat(of(tasks, Kind.LASH_ROUND).work().after())
+        .extracting(Work.After::id)
+        .containsExactly("V8/SPRING_CHANGE");
+  }
+
+  @Test
   void aChangedSpringAsksForItsLash() {
     List<Task> tasks = tasks(COLD, reason(Code.SPRING_CHANGE, "3E"));
     Task lash = of(tasks, Kind.LASH_ROUND);
@@ -96,6 +113,15 @@ class EngineTasksTest {
   @Test
   void eachOpenItemIsATaskOfItsOwn() {
     assertThat(tasks(COLD, item("stand-in pushrod at 4E"), item("gasket weeps"))).hasSize(2);
+    Readiness.Reason here = item("stand-in");
+    Readiness.Reason there =
+        new Readiness.Reason(
+            here.code(),
+            List.of(Position.parse("4E")),
+            here.hours(),
+            here.because(),
+            here.reference());
+    assertThat(tasks(COLD, here, there)).as("two valves, two tasks").hasSize(2);
   }
 
   @Test
