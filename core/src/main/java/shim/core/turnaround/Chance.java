@@ -11,8 +11,8 @@ import java.util.SplittableRandom;
  * themselves: a bad day for all is not in it.
  */
 final class Chance {
-  /** Turnarounds that are drawn; the chance is known to about one in a hundred. */
-  static final int DRAWN = 2000;
+  /** Turnarounds that are drawn; the chance is known to within three in a hundred. */
+  static final int DRAWN = 1000;
 
   private static final long SEED = 1130;
 

@@ -17,6 +17,10 @@ final class Laying {
   private final boolean takes;
   private final Map<String, Timeline> hands = new LinkedHashMap<>();
   private final Map<String, Timeline> things = new HashMap<>();
+
+  /** How many works each hand may do. */
+  private final Map<String, Integer> uses = new HashMap<>();
+
   private final Map<String, Placed> placed = new LinkedHashMap<>();
 
   Laying(Situation now) {
@@ -31,7 +35,10 @@ final class Laying {
   private Laying(Situation now, boolean takes) {
     this.now = now;
     this.takes = takes;
-    now.hands().forEach(h -> hands.put(h.name(), Timeline.of(h)));
+    for (Hand h : now.hands()) {
+      hands.put(h.name(), Timeline.of(h));
+      uses.put(h.name(), (int) now.work().stream().filter(w -> w.may(h)).count());
+    }
     now.work().stream().filter(w -> w.begun().isPresent()).forEach(this::begin);
   }
 
@@ -129,16 +136,12 @@ final class Laying {
 
   /** Of those who are free, first who can do least else, then who has least to do. */
   private List<String> choose(Work w, List<String> who, int count, int t) {
-    Comparator<String> fewest = Comparator.comparingLong(this::uses);
+    Comparator<String> fewest = Comparator.comparingInt(h -> Known.in(uses, h));
     return who.stream()
         .filter(h -> hand(h).isFree(t, w.minutes()))
         .sorted(fewest.thenComparingInt(h -> hand(h).load()))
         .limit(count)
         .toList();
-  }
-
-  private long uses(String hand) {
-    return now.work().stream().filter(w -> w.only().isEmpty() || w.only().contains(hand)).count();
   }
 
   private Placed.Cause cause(Work w, List<String> who, int t) {
