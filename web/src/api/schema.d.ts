@@ -4638,7 +4638,7 @@ export interface components {
         TaskView: {
             id: string;
             /** @enum {string} */
-            kind: "SPRING_TEST" | "SPRINGS_AGAIN" | "LIFTER_LOOK" | "OPEN_JOB" | "SPRING_CHANGE" | "LIFTER_CHANGE" | "ROCKER_REPAIR" | "OPEN_ITEM" | "PLUGS" | "OIL" | "FUEL" | "LASH_ROUND" | "BY_HAND";
+            kind: "SPRING_TEST" | "SPRINGS_AGAIN" | "LIFTER_LOOK" | "OPEN_JOB" | "SPRING_CHANGE" | "LIFTER_CHANGE" | "ROCKER_REPAIR" | "OPEN_ITEM" | "PLUGS" | "OIL" | "FUEL" | "LASH_ROUND" | "ARRIVAL" | "BY_HAND";
             words?: string;
             /** Format: uuid */
             engineId?: string;

@@ -30,6 +30,8 @@ export function taskWords(t: Task): string {
       return `Change the lifters of ${at}`;
     case "ROCKER_REPAIR":
       return `Repair the rockers of ${at}`;
+    case "ARRIVAL":
+      return `Measure what came: ${t.words}`;
     case "PLUGS":
       return "Plugs out, look, gap, in";
     case "OIL":
@@ -64,6 +66,8 @@ export function taskPage(t: Task): { to: string; words: string } | undefined {
     case "OIL":
     case "FUEL":
       return { to: at, words: "To the engine" };
+    case "ARRIVAL":
+      return { to: "/parts", words: "To the parts" };
     case "BY_HAND":
       return undefined;
   }

@@ -216,6 +216,32 @@ class TurnaroundApiTest extends ApiTest {
   }
 
   @Test
+  void whatHasComeIsMeasuredBeforeItsTaskBegins() {
+    String task = task("cup of 5E", engine, "40", "");
+    UUID id = UUID.randomUUID();
+    String order = "/api/stock/orders/" + id;
+    assertThat(put(order, ORDER.formatted(null, task, "ARRIVED", ""))).hasStatus(204);
+    String body = turnaround();
+    String measuring = "$.tasks[?(@.id=='order/" + id + "')]";
+    assertThat(JsonPath.<List<String>>read(body, measuring + ".kind")).containsExactly("ARRIVAL");
+    assertThat(JsonPath.<List<String>>read(body, measuring + ".words"))
+        .containsExactly("outer spring");
+    assertThat(time(body, placed(task) + ".start"))
+        .isAfterOrEqualTo(time(body, placed("order/" + id) + ".end"));
+    assertThat(
+            put(
+                "/api/turnaround/tasks",
+                "{\"id\":\"order/%s\",\"task\":{\"minutes\":25,\"only\":[],\"after\":[],\"begunBy\":[]}}"
+                    .formatted(id)))
+        .as("a person knows better how long it takes")
+        .hasStatus(204);
+    assertThat(JsonPath.<List<Integer>>read(turnaround(), measuring + ".minutes"))
+        .containsExactly(25);
+    assertThat(put(order, ORDER.formatted("0", task, "MEASURED", ""))).hasStatus(204);
+    assertThat(JsonPath.<List<String>>read(turnaround(), measuring + ".kind")).isEmpty();
+  }
+
+  @Test
   void nobodyOverwritesUnseen() {
     String id = task("drain the fuel", null, "30", "");
     assertThat(

@@ -27,6 +27,7 @@ import shim.app.stock.Written.OrderSheet;
 import shim.app.turnaround.Entered.TaskSheet;
 import shim.app.turnaround.TurnaroundViews.TeamEngine;
 import shim.core.engine.Engine;
+import shim.core.stock.Delivery;
 import shim.core.turnaround.EngineTasks;
 import shim.core.turnaround.PastTimes;
 import shim.core.turnaround.Task;
@@ -93,8 +94,20 @@ class TaskBook {
     return engines.all().stream().map(e -> new Seen(e, readiness.of(e.id()))).toList();
   }
 
-  /** A task, and what people said of it. */
-  record Noted(Task task, TaskSheet sheet, @Nullable Integer version) {
+  /**
+   * A task, and what people said of it.
+   *
+   * @param label what it is about, where that is no engine: a part; null for the others
+   */
+  record Noted(Task task, TaskSheet sheet, @Nullable Integer version, @Nullable String label) {
+    Noted(Task task, TaskSheet sheet, @Nullable Integer version) {
+      this(task, sheet, version, null);
+    }
+
+    Noted with(Work work) {
+      return new Noted(task.with(work), sheet, version, label);
+    }
+
     boolean done() {
       return sheet.doneAt() != null;
     }
@@ -111,6 +124,18 @@ class TaskBook {
         all.put(t.work().id(), noted(here, said.get(t.work().id()), now));
       }
     }
+    orders
+        .all()
+        .forEach(
+            (id, order) -> {
+              if (order.sheet().state() == Delivery.State.ARRIVED) {
+                Task t = arrival(id, order.sheet());
+                Noted n = noted(t, said.get(t.work().id()), now);
+                all.put(
+                    t.work().id(),
+                    new Noted(n.task(), n.sheet(), n.version(), order.sheet().part()));
+              }
+            });
     said.forEach(
         (id, kept) -> {
           if (kept.sheet().words() != null) {
@@ -132,6 +157,22 @@ class TaskBook {
             engine.lash().state(),
             past)
         .of(s.answer().readiness());
+  }
+
+  private static String arrivalId(UUID order) {
+    return "order/" + order;
+  }
+
+  /** A part that came is measured; what waits for it waits for that. */
+  private static Task arrival(UUID id, OrderSheet order) {
+    PastTimes times = PastTimes.of(List.of(), Task.Kind.ARRIVAL.usual(0));
+    return new Task(
+        Task.Kind.ARRIVAL,
+        Optional.ofNullable(order.engineId()).map(UUID::toString),
+        List.of(),
+        List.of(),
+        times,
+        Work.of(arrivalId(id), Weight.SHOULD, (int) times.minutes()).spread(times.spread()));
   }
 
   private static Task byHand(String id, TaskSheet sheet) {
@@ -181,17 +222,23 @@ class TaskBook {
 
   /** Tasks wait for the parts that are wanted for them, and no longer for what is done or gone. */
   private Map<String, Noted> waiting(Map<String, Noted> all, LocalDateTime now) {
-    Map<String, List<OrderSheet>> parts = new HashMap<>();
-    for (Sheets.Kept<OrderSheet> o : orders.all().values()) {
-      waitingTask(o.sheet())
-          .ifPresent(id -> parts.computeIfAbsent(id, k -> new ArrayList<>()).add(o.sheet()));
-    }
+    Map<String, Map<UUID, OrderSheet>> parts = new HashMap<>();
+    orders
+        .all()
+        .forEach(
+            (order, kept) ->
+                waitingTask(kept.sheet())
+                    .ifPresent(
+                        id ->
+                            parts
+                                .computeIfAbsent(id, k -> new LinkedHashMap<>())
+                                .put(order, kept.sheet())));
     Map<String, Noted> waiting = new LinkedHashMap<>();
     all.forEach(
         (id, n) -> {
           Work w = n.task().work();
-          for (OrderSheet o : parts.getOrDefault(id, List.of())) {
-            w = waitsFor(w, o, now);
+          for (Map.Entry<UUID, OrderSheet> o : parts.getOrDefault(id, Map.of()).entrySet()) {
+            w = waitsFor(w, o.getKey(), o.getValue(), now);
           }
           List<Work.After> open = new ArrayList<>();
           for (Work.After a : w.after()) {
@@ -205,7 +252,7 @@ class TaskBook {
               w = w.notBefore(Math.max(w.notBefore(), done + a.minutes()));
             }
           }
-          waiting.put(id, new Noted(n.task().with(w.after(open)), n.sheet(), n.version()));
+          waiting.put(id, n.with(w.after(open)));
         });
     return waiting;
   }
@@ -219,7 +266,10 @@ class TaskBook {
         : Optional.of(EngineTasks.ofJob(engine.toString(), job.toString()));
   }
 
-  private Work waitsFor(Work w, OrderSheet order, LocalDateTime now) {
+  private Work waitsFor(Work w, UUID id, OrderSheet order, LocalDateTime now) {
+    if (order.state() == Delivery.State.ARRIVED) {
+      return w.after(arrivalId(id), 0);
+    }
     if (!order.state().away()) {
       return w;
     }

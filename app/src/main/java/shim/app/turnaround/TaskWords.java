@@ -12,13 +12,16 @@ final class TaskWords {
 
   static String of(TaskBook.Noted noted) {
     String own = noted.sheet().words();
+    if (noted.label() != null) {
+      return "measure what came: " + noted.label();
+    }
     return own == null ? of(noted.task()) : own.strip();
   }
 
   private static String of(Task task) {
     String at = task.positions().stream().map(Position::toString).collect(Collectors.joining(" "));
     return switch (task.kind()) {
-      case BY_HAND -> "work";
+      case BY_HAND, ARRIVAL -> "work";
       case LASH_ROUND -> at(at, "run the valves", "set the lash of ");
       case SPRING_TEST -> at(at, "test the springs", "test the springs of ");
       case SPRINGS_AGAIN -> at(at, "read the springs again", "read again the springs of ");

@@ -150,7 +150,7 @@ class TurnaroundReader {
     return new TaskView(
         w.id(),
         t.kind(),
-        n.sheet().words(),
+        n.label() == null ? n.sheet().words() : n.label(),
         t.engine().map(UUID::fromString).orElse(null),
         t.positions(),
         t.because().stream().map(ReadinessReason::of).toList(),

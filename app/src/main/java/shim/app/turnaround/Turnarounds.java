@@ -20,6 +20,7 @@ import shim.app.turnaround.Entered.HandSheet;
 import shim.app.turnaround.Entered.TaskSheet;
 import shim.app.turnaround.Entered.TruckSheet;
 import shim.core.turnaround.Situation;
+import shim.core.turnaround.Task;
 import shim.core.turnaround.Weight;
 import shim.core.turnaround.Work;
 
@@ -46,7 +47,7 @@ public class Turnarounds {
     if (words != null && words.isBlank()) {
       throw Refusal.invalid("task.words", "say what is to be done");
     }
-    if (!own && (!all.containsKey(id) || all.get(id).task().engine().isEmpty())) {
+    if (!own && (!all.containsKey(id) || byHand(all.get(id)))) {
       throw Refusal.conflict("this is no more to be done: look at the plan again");
     }
     if (!own && sheet.doneAt() != null) {
@@ -70,6 +71,10 @@ public class Turnarounds {
     noCircle(id, sheet, all);
     sheets.put(
         id, Documents.Kind.PLAN_TASK, sheet, new Sheets.Change(sheet.engineId(), basedOn, who));
+  }
+
+  private static boolean byHand(TaskBook.Noted known) {
+    return known.task().kind() == Task.Kind.BY_HAND;
   }
 
   private static int hands(TaskSheet sheet, TaskBook.@Nullable Noted known) {

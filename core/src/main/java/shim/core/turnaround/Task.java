@@ -38,6 +38,8 @@ public record Task(
     FUEL(0, 30, 0),
     /** Lash, or preload, of all valves or of those that were worked at: the last of all. */
     LASH_ROUND(4, 15, 3),
+    /** A part that has come is measured before it goes on. */
+    ARRIVAL(0, 10, 0),
     /** Wanted by a person. */
     BY_HAND(0, 30, 0);
 
@@ -57,7 +59,7 @@ public record Task(
     }
 
     /** Usual minutes for some valves. */
-    double usual(int valves) {
+    public double usual(int valves) {
       return once + each * (double) valves;
     }
   }
