@@ -216,6 +216,36 @@ class TurnaroundApiTest extends ApiTest {
   }
 
   @Test
+  void aRoundThatIsSignedStillCoolsForWhatWaitsForIt() {
+    String other = engine(resource("v8.json").replace("Test V8", "Cooling V8"));
+    String after = "{\"id\":\"%s/LASH_ROUND\",\"minutes\":%s}";
+    String task = task("hands on the hot head", other, "20", after.formatted(other, 600));
+    String round = UUID.randomUUID().toString();
+    assertThat(put("/api/rounds/" + round, start(other, "HOT", 0.0))).hasStatusOk();
+    for (int cylinder = 1; cylinder <= 8; cylinder++) {
+      read(round, cylinder + "I", "0.018");
+      read(round, cylinder + "E", "0.020");
+    }
+    assertThat(put("/api/rounds/" + round + "/signature", "{\"initials\":\"KV\"}")).hasStatusOk();
+    LocalDateTime signed = LocalDateTime.now();
+    String body = turnaround();
+    assertThat(JsonPath.<List<Object>>read(body, "$.tasks[?(@.id=='" + other + "/LASH_ROUND')]"))
+        .as("signed, so it is no more to be done")
+        .isEmpty();
+    assertThat(time(body, placed(task) + ".start")).isAfterOrEqualTo(signed.plusMinutes(590));
+  }
+
+  private void read(String round, String valve, String lash) {
+    for (String phase : List.of("FOUND", "LEFT")) {
+      assertThat(
+              put(
+                  "/api/rounds/" + round + "/readings/" + UUID.randomUUID(),
+                  entry(valve, phase, lash, "null")))
+          .hasStatusOk();
+    }
+  }
+
+  @Test
   void whatHasComeIsMeasuredBeforeItsTaskBegins() {
     String task = task("cup of 5E", engine, "40", "");
     UUID id = UUID.randomUUID();

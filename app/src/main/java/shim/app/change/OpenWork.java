@@ -1,8 +1,12 @@
 package shim.app.change;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -57,6 +61,14 @@ public class OpenWork {
         reached ? null : i.dueHours(),
         reached ? null : i.dueOn(),
         i.kind().stops());
+  }
+
+  /** When its last job ended. */
+  public Optional<Instant> lastEnded(UUID engineId) {
+    return jobs.of(engineId).stream()
+        .map(JobViews.JobLine::endedAt)
+        .filter(Objects::nonNull)
+        .max(Comparator.naturalOrder());
   }
 
   /** Minutes a valve that its signed changes took in the car, the oldest first. */

@@ -1,9 +1,12 @@
 package shim.app.fatigue;
 
+import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -69,6 +72,14 @@ public class SpringStanding {
   /** An engine's springs and events. */
   public record EngineStanding(
       double engineHours, List<Coming> coming, List<Standing> springs, List<Position> empty) {}
+
+  /** When its last test ended. */
+  public Optional<Instant> lastEnded(UUID engineId) {
+    return tests.findByEngineIdOrderByStartedAt(engineId).stream()
+        .map(t -> t.endedAt)
+        .filter(Objects::nonNull)
+        .max(Comparator.naturalOrder());
+  }
 
   /** Minutes a spring that its tests took which were made by themselves, the oldest first. */
   public List<Double> took(UUID engineId) {

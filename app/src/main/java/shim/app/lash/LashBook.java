@@ -1,7 +1,11 @@
 package shim.app.lash;
 
+import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -93,6 +97,14 @@ public class LashBook {
                     || v.leftVerdict() != null && v.leftVerdict() != LashVerdict.IN)
         .map(RoundView.ValveView::position)
         .toList();
+  }
+
+  /** When its last round was signed. */
+  public Optional<Instant> lastSigned(UUID engineId) {
+    return rounds.findByEngineIdOrderByStartedAt(engineId).stream()
+        .map(r -> r.signedAt)
+        .filter(Objects::nonNull)
+        .max(Comparator.naturalOrder());
   }
 
   /** Minutes a valve that its signed rounds took, the oldest first. */

@@ -12,6 +12,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -42,6 +44,10 @@ class TaskBook {
   private static final int RIDES_DAYS = 7;
 
   private static final int OVERRUN_MINUTES = 10;
+
+  /** The id of a task that Shim made for an engine: the engine and the kind. */
+  private static final Pattern OF_AN_ENGINE =
+      Pattern.compile("(\\p{XDigit}{8}-[\\p{XDigit}-]{27})/(\\w+)");
 
   private final Engines engines;
   private final ReadinessReader readiness;
@@ -243,7 +249,7 @@ class TaskBook {
           List<Work.After> open = new ArrayList<>();
           for (Work.After a : w.after()) {
             Noted before = all.get(a.id());
-            Instant at = before == null ? null : before.sheet().doneAt();
+            Instant at = before == null ? ended(a.id()).orElse(null) : before.sheet().doneAt();
             if (before != null && at == null) {
               open.add(a);
             } else if (at != null) {
@@ -255,6 +261,21 @@ class TaskBook {
           waiting.put(id, n.with(w.after(open)));
         });
     return waiting;
+  }
+
+  /** When the real thing was done whose task is gone: a round, a test, a job of an engine. */
+  private Optional<Instant> ended(String task) {
+    Matcher own = OF_AN_ENGINE.matcher(task);
+    if (!own.lookingAt()) {
+      return Optional.empty();
+    }
+    UUID engine = UUID.fromString(own.group(1));
+    return switch (own.group(2)) {
+      case "LASH_ROUND" -> lash.lastSigned(engine);
+      case "SPRING_TEST", "SPRINGS_AGAIN" -> springs.lastEnded(engine);
+      case "SPRING_CHANGE", "OPEN_JOB" -> work.lastEnded(engine);
+      default -> Optional.empty();
+    };
   }
 
   /** The task that was named, or that of the job which is parked for it. */
