@@ -1,5 +1,16 @@
 import { describe, expect, it } from "vitest";
-import { boxText, figure, height, load, measured, needed, several, words } from "./boxes";
+import {
+  boxText,
+  figure,
+  height,
+  load,
+  measured,
+  needed,
+  readSeconds,
+  secondsText,
+  several,
+  words,
+} from "./boxes";
 import { readNumber } from "./load";
 
 const wrong = (read: { success: boolean; error?: { issues: { message: string }[] } }) =>
@@ -55,5 +66,18 @@ describe("a box that nobody touched", () => {
     );
     expect(shims.parse("0.38 0.76")).toEqual([0.015, 0.03]);
     expect(shims.parse("0.38")).toEqual([0.38 / 25.4]);
+  });
+});
+
+describe("a time of a lap or a climb", () => {
+  it("is read as people write it and written the same way", () => {
+    expect(readSeconds("1:52.3")).toBe(112.3);
+    expect(readSeconds("71,84")).toBe(71.84);
+    expect(readSeconds("1:60")).toBeUndefined();
+    expect(readSeconds("fast")).toBeUndefined();
+    expect(secondsText(112.3)).toBe("1:52.3");
+    expect(secondsText(65.04)).toBe("1:05.04");
+    expect(secondsText(59.9)).toBe("59.9");
+    expect(readSeconds(secondsText(61.007))).toBe(61.007);
   });
 });
