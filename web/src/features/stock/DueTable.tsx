@@ -50,7 +50,7 @@ export function DueTable({ stock, onOrder }: DueTableProps) {
                   {lacking === 0
                     ? kind && kind.there >= d.positions.length
                       ? "✓ in stock"
-                      : "✓ on its way"
+                      : "✓ there or on its way"
                     : orderByWords(d)}
                 </p>
                 {lacking > 0 && (

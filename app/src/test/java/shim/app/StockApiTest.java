@@ -130,12 +130,31 @@ class StockApiTest extends JobApi {
     put(
         "/api/stock/parts/" + type,
         "{\"part\":{\"name\":\"HV dual\",\"engines\":[],\"count\":0,\"take\":0,\"leadDays\":20,\"measures\":[]}}");
-    List<Map<String, Object>> due = stock("$.due[?(@.engineId=='" + engine + "')]");
-    due.forEach(
-        d -> {
-          assertThat(d.get("orderBy")).isEqualTo(on.minusDays(21).toString());
-          assertThat(d.get("order")).isEqualTo("TOO_LATE");
-        });
+    String set = UUID.randomUUID().toString();
+    String name = "R " + engine.substring(0, 6);
+    assertThat(
+            put(
+                "/api/engines/" + engine + "/lifter-sets/" + set,
+                """
+                {"setName":"%s","kind":"ROLLER_SOLID","linkBars":false,"hoursBefore":30,"fromHours":0,
+                 "hand":"KV"}"""
+                    .formatted(name)))
+        .hasStatus(204);
+    put("/api/engines/" + engine + "/lifter-rules", "{\"rollerSolidHours\":31}");
+    String lifters = "$.kinds[?(@.sheet.name=='" + name + "')]";
+    String kind = this.<String>stock(lifters + ".id").get(0);
+    put(
+        "/api/stock/parts/" + kind,
+        "{\"part\":{\"name\":\"%s\",\"engines\":[],\"count\":0,\"take\":0,\"leadDays\":20,\"measures\":[]}}"
+            .formatted(name));
+    List<Map<String, Object>> due = stock("$.due[?(@.kindId=='" + kind + "')]");
+    assertThat(due).as("31 h of 30 h with 1.5 h to come").hasSize(1);
+    assertThat(due.get(0))
+        .containsEntry("orderBy", on.minusDays(21).toString())
+        .containsEntry("order", "TOO_LATE")
+        .containsEntry("lacking", 16)
+        .containsEntry("event", "Final");
+    assertThat(stock(lifters + ".wanted")).containsExactly(16);
   }
 
   @Test

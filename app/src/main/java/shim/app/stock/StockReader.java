@@ -126,7 +126,7 @@ public class StockReader {
         event,
         first,
         kinds,
-        all.stream().flatMap(e -> due(e, known).stream()).sorted(SOONEST).toList(),
+        shared(all.stream().flatMap(e -> due(e, known).stream()).sorted(SOONEST).toList(), known),
         ordered.entrySet().stream()
             .map(e -> order(e.getKey(), e.getValue(), all))
             .sorted(NAMED)
@@ -172,6 +172,26 @@ public class StockReader {
                     d.event(),
                     d.orderBy()))
         .toList();
+  }
+
+  /** Engines with the same parts share what there is: what is expected first, then what may be. */
+  private static List<DueLine> shared(List<DueLine> lines, Map<UUID, KindView> kinds) {
+    Map<DueLine, Integer> lacking = new HashMap<>();
+    lines.stream()
+        .collect(Collectors.groupingBy(DueLine::kindId))
+        .forEach(
+            (kind, of) -> {
+              List<DueLine> inTurn =
+                  of.stream().sorted(Comparator.comparing(DueLine::expected).reversed()).toList();
+              KindView known = kinds.get(kind);
+              int there = known == null ? 0 : known.there() + known.coming();
+              List<Integer> each =
+                  Spares.lacking(there, inTurn.stream().map(d -> d.positions().size()).toList());
+              for (int i = 0; i < inTurn.size(); i++) {
+                lacking.put(inTurn.get(i), each.get(i));
+              }
+            });
+    return lines.stream().map(d -> d.lacking(Known.in(lacking, d))).toList();
   }
 
   private StockOrder order(UUID id, Sheets.Kept<OrderSheet> kept, List<EngineParts> all) {
@@ -326,9 +346,7 @@ public class StockReader {
                   event.name(),
                   event.date(),
                   key.expected(),
-                  kind == null
-                      ? positions.size()
-                      : Math.max(0, positions.size() - kind.there() - kind.coming()),
+                  positions.size(),
                   by.orElse(null),
                   Due.order(by, orders.today())));
         });

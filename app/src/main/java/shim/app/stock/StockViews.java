@@ -69,7 +69,12 @@ final class StockViews {
       boolean expected,
       int lacking,
       @Nullable LocalDate orderBy,
-      Due.Order order) {}
+      Due.Order order) {
+    DueLine lacking(int given) {
+      return new DueLine(
+          engineId, engine, kindId, positions, event, date, expected, given, orderBy, order);
+    }
+  }
 
   /** A measure of a part that came. */
   record ArrivalLine(Measure.What what, @Nullable Double figure, Measure.Found found) {}

@@ -1,5 +1,6 @@
 package shim.core.stock;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -34,5 +35,21 @@ public record Spares(double expected, int wanted) {
       sum += count[wanted];
     }
     return new Spares(expected, wanted);
+  }
+
+  /**
+   * How many each of some needs lacks when they share what there is, the first need first.
+   *
+   * @param there in stock, or coming
+   */
+  public static List<Integer> lacking(int there, List<Integer> needs) {
+    List<Integer> lacking = new ArrayList<>();
+    int left = there;
+    for (int need : needs) {
+      int given = Math.min(left, need);
+      left -= given;
+      lacking.add(need - given);
+    }
+    return lacking;
   }
 }

@@ -129,6 +129,13 @@ class StockTest {
   }
 
   @Test
+  void enginesShareWhatThereIsTheFirstNeedFirst() {
+    assertThat(Spares.lacking(3, List.of(2, 2, 1))).containsExactly(0, 1, 1);
+    assertThat(Spares.lacking(9, List.of(2, 2))).containsExactly(0, 0);
+    assertThat(Spares.lacking(0, List.of(1))).containsExactly(1);
+  }
+
+  @Test
   void sparesAgreeWithEveryWayItCanTurnOut() {
     Random random = new Random(4);
     for (int trial = 0; trial < 50; trial++) {
