@@ -10,9 +10,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 
 /** Parts from the walk that misses one, over the order and the measuring, to the walk again. */
+@DirtiesContext(classMode = DirtiesContext.ClassMode.BEFORE_CLASS)
 class StockApiTest extends JobApi {
   private static final String CUP =
       """

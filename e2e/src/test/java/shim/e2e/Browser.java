@@ -286,12 +286,6 @@ final class Browser implements AutoCloseable {
     return String.valueOf(focused().getDomProperty("value"));
   }
 
-  /** Goes to a slider by keyboard; what it stands at in words. */
-  String valueText(String label) {
-    tabTo(label);
-    return String.valueOf(focused().getDomAttribute("aria-valuetext"));
-  }
-
   String figureLabel() {
     return driver.findElement(By.cssSelector("label[for=figure]")).getText();
   }

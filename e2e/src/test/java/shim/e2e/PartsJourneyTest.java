@@ -70,7 +70,7 @@ class PartsJourneyTest extends OnTheHillV8 {
   @Test
   void aPlannedEventIsPutOnAnotherDayAlongTheRail() {
     browser.open(v8).sees("Rounds");
-    String was = browser.valueText("Day of Larch Hill, closing meeting");
+    String was = dayOf("Larch Hill, closing meeting");
     browser.keys(Keys.ARROW_RIGHT).sees("becomes").keys(Keys.ENTER);
     browser.await(() -> !browser.text().contains("becomes"));
     browser.await(() -> !browser.valueText("Day of Larch Hill, closing meeting").equals(was));
