@@ -21,7 +21,7 @@ export function ResultsPart({ engine, lash, rounds }: ResultsPartProps) {
   );
   if (runs.length === 0) return null;
   return (
-    <section className="scribed overflow-x-auto rounded p-4" aria-label="How it went">
+    <section className="scribed rounded p-4" aria-label="How it went">
       <h2 className="text-lg">How it went</h2>
       <table className="w-full">
         <thead>

@@ -98,6 +98,16 @@ class StockApiTest extends JobApi {
   }
 
   @Test
+  void aJobParkedForTheNightIsNotTakenUpByAPart() {
+    Map<String, Object> park = entry(walkTo(begin(), "leg0:BAR"), "PARK");
+    park.put("word", "night");
+    assertThat(act(park)).hasStatusOk();
+    String of = ",\"measured\":[],\"jobId\":\"%s\",\"engineId\":\"%s\"".formatted(job, engine);
+    assertThat(order(UUID.randomUUID().toString(), null, "MEASURED", of)).hasStatus(204);
+    assertThat(parked()).isNotEmpty();
+  }
+
+  @Test
   void whatComesAndFitsLiesOnTheShelf() {
     String kind = kind("Cup for the shelf", 1);
     String at = "$.kinds[?(@.id=='" + kind + "')]";

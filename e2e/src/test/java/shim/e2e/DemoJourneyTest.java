@@ -250,11 +250,11 @@ class DemoJourneyTest {
     browser.await(() -> !browser.text().contains("Nobody has agreed"));
 
     browser.press("Outer spring").sees("This waits for it").press("measured, goes back");
-    browser.fill("What is wrong with it", "a nick in the wire").fill("Days it takes", "9");
+    browser.fill("Days it takes", "9").fill("What else is wrong with it", "a nick in the wire");
     browser.keys(Keys.ENTER).sees("not ready by then").sees("Other than agreed");
     browser.sees("refused: a nick in the wire");
 
-    browser.press("Outer spring").press("measured, good").fill("What was measured", "221 at 1.950");
+    browser.press("Outer spring").press("measured, good").fill("Its load", "221");
     browser.keys(Keys.ENTER).sees("to spare");
   }
 

@@ -21,8 +21,10 @@ class PartsJourneyTest extends OnTheHillV8 {
          "intakeOff":false,"innerOut":false,"state":"COLD","valves":[{"valve":"2E",
          "newSeal":true,"sameAgain":true,"standIn":false}]}}"""
             .formatted(four));
-    browser.open(shim.url("/jobs/" + job)).sees("Read the cautions").keys(Keys.ENTER);
-    browser.sees("Step 2 of").press("Something else happened");
+    browser.open(shim.url("/")).fill("Your initials", "KV");
+    browser.open(shim.url("/jobs/" + job)).sees("Read the cautions");
+    new Walker(browser, shim).doIt();
+    browser.press("Something else happened");
     browser.press("A part is missing").tabTo("which part").keys("cup for 2E", Keys.ENTER);
     browser.sees("on order: cup for 2E");
 

@@ -180,12 +180,22 @@ class Jobs {
     Job job = Job.of(planned(row.get()).plan(), before);
     Done done =
         new Done(Act.RESUME, "", null, null, null, here.part() + " is here", here.hand(), now());
-    if (job.refuses(done).isEmpty()) {
+    if (job.refuses(done).isEmpty() && parkedForPart(before)) {
       Because.of(here.hand(), Act.RESUME.words());
       UUID id = named(here.jobId(), "here " + before.size());
       acts.saveAndFlush(new ActRow(id, here.jobId(), before.size(), done));
       jobs.touch(here.jobId());
     }
+  }
+
+  /** Who parked it for something else, such as the night, takes it up himself. */
+  private static boolean parkedForPart(List<Done> acts) {
+    return acts.stream()
+        .map(Done::act)
+        .filter(a -> a == Act.PARK || a == Act.ORDER)
+        .reduce((a, b) -> b)
+        .filter(a -> a == Act.ORDER)
+        .isPresent();
   }
 
   private Done read(ActEntry e) {
