@@ -134,8 +134,8 @@ export function OrderForm({ order, start, tasks = [], onClose }: OrderFormProps)
         }),
       );
     },
-    kept: () => {
-      changed();
+    kept: async () => {
+      await changed();
       onClose();
     },
   });

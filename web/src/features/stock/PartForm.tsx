@@ -110,8 +110,8 @@ export function PartForm({ kind, onClose }: PartFormProps) {
         }),
       );
     },
-    kept: () => {
-      changed();
+    kept: async () => {
+      await changed();
       onClose();
     },
   });

@@ -5,9 +5,10 @@ import { stock as stockQuery, turnaround as turnaroundQuery } from "../../api/qu
 export function useStock() {
   const queries = useQueryClient();
   const query = useQuery(stockQuery());
-  const changed = () => {
-    void queries.invalidateQueries({ queryKey: stockQuery().queryKey });
+  const changed = async () => {
     void queries.invalidateQueries({ queryKey: turnaroundQuery().queryKey });
+    // A form that opens now has to know what was just kept.
+    await queries.invalidateQueries({ queryKey: stockQuery().queryKey });
   };
   return { stock: query.data, error: query.error, changed };
 }
