@@ -7,7 +7,7 @@ import { Problem } from "./Problem";
 import { ROOMS, roomOf } from "./rooms";
 
 const TAB =
-  "flex min-h-11 items-center border-b-4 border-transparent px-3 font-semibold whitespace-nowrap text-muted no-underline aria-[current=true]:border-accent aria-[current=true]:text-ink";
+  "flex min-h-11 items-center border-b-4 border-transparent px-3 font-semibold whitespace-nowrap text-muted no-underline data-[here=true]:border-accent data-[here=true]:text-ink";
 
 /** Name and rooms of one engine; beside them the views of the room one is in. */
 export function EngineTabs({ id, name }: { id: string; name: string }) {
@@ -18,13 +18,7 @@ export function EngineTabs({ id, name }: { id: string; name: string }) {
       <nav aria-label="Rooms of this engine" className="flex items-center gap-1 overflow-x-auto">
         <h1 className="mr-4 text-lg whitespace-nowrap">{name}</h1>
         {ROOMS.map((r) => (
-          <Link
-            key={r.name}
-            to={r.views[0][0]}
-            params={{ id }}
-            aria-current={r === room ? "true" : undefined}
-            className={TAB}
-          >
+          <Link key={r.name} to={r.views[0][0]} params={{ id }} data-here={r === room} className={TAB}>
             {r.name}
           </Link>
         ))}
