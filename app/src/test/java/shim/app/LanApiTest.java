@@ -35,6 +35,16 @@ class LanApiTest extends ApiTest {
   }
 
   @Test
+  void whoSubscribesToTheCalendarBringsTheKeyEachTime() {
+    assertThat(ask("/api/turnaround/calendar.ics?key=a1b2c3d4e5f6"))
+        .hasStatusOk()
+        .bodyText()
+        .startsWith("BEGIN:VCALENDAR");
+    assertThat(ask("/api/turnaround/calendar.ics?key=guess")).hasStatus(403);
+    assertThat(ask("/api/engines?key=a1b2c3d4e5f6")).as("all else trades it").hasStatus(302);
+  }
+
+  @Test
   void aWrongKeyOrNoneIsTurnedAway() {
     assertThat(ask("/?key=guess")).hasStatus(403);
     assertThat(ask("/api/engines")).hasStatus(403);

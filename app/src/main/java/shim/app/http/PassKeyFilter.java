@@ -23,6 +23,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Component
 class PassKeyFilter extends OncePerRequestFilter {
   private static final String COOKIE = "shim-key";
+  private static final String CALENDAR = "/api/turnaround/calendar.ics";
   private static final Set<String> LOOPBACK = Set.of("127.0.0.1", "localhost", "[::1]", "::1");
   private final ShimSettings settings;
 
@@ -38,7 +39,7 @@ class PassKeyFilter extends OncePerRequestFilter {
     if (local && LOOPBACK.contains(request.getServerName()) || bringsCookie(request)) {
       chain.doFilter(request, response);
     } else if (settings.lan() && matches(request.getParameter("key"))) {
-      if (request.getRequestURI().endsWith(".ics")) {
+      if (request.getRequestURI().equals(CALENDAR)) {
         // Who subscribes to a calendar keeps no cookies.
         chain.doFilter(request, response);
         return;
