@@ -1,14 +1,13 @@
-import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { z } from "zod";
 import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
-import { events as eventsQuery, stock, turnaround } from "../../api/queries";
 import { Button } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Sheet } from "../../ui/Sheet";
 import { useEntry } from "../../ui/useEntry";
 import { boxText, figure } from "../../units/boxes";
+import { useEventsKept } from "./useEventsKept";
 
 interface EventListProps {
   engineId: string;
@@ -70,7 +69,7 @@ const EVENT = z.object({
 });
 
 function EventForm({ engineId, event, onClose }: EventFormProps) {
-  const queries = useQueryClient();
+  const eventsKept = useEventsKept(engineId);
   const [id] = useState(() => event?.id ?? newId());
   const { box, submit, trouble } = useEntry({
     schema: EVENT,
@@ -88,11 +87,7 @@ function EventForm({ engineId, event, onClose }: EventFormProps) {
         }),
       ),
     kept: (list) => {
-      queries.setQueryData(eventsQuery(engineId).queryKey, list);
-      // Hours and coming events change what springs and lifters are told, and readiness with them.
-      void queries.invalidateQueries({ queryKey: ["engines", engineId] });
-      void queries.invalidateQueries({ queryKey: turnaround().queryKey });
-      void queries.invalidateQueries({ queryKey: stock().queryKey });
+      eventsKept(list);
       onClose();
     },
   });

@@ -1,10 +1,10 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useMutation } from "@tanstack/react-query";
 import { answered, api, type Schemas } from "../../api/client";
-import { events as eventsQuery, stock, turnaround } from "../../api/queries";
+import { useEventsKept } from "./useEventsKept";
 
 /** Puts a planned event on another day; due parts and the plan follow. */
 export function useMoveEvent(engineId: string, events: readonly Schemas["EventView"][]) {
-  const queries = useQueryClient();
+  const kept = useEventsKept(engineId);
   const keep = useMutation({
     mutationFn: ({ id, on }: { id: string; on: string }) => {
       const event = events.find((e) => e.id === id);
@@ -17,12 +17,7 @@ export function useMoveEvent(engineId: string, events: readonly Schemas["EventVi
         }),
       );
     },
-    onSuccess: (all) => {
-      queries.setQueryData(eventsQuery(engineId).queryKey, all);
-      void queries.invalidateQueries({ queryKey: ["engines", engineId] });
-      void queries.invalidateQueries({ queryKey: turnaround().queryKey });
-      void queries.invalidateQueries({ queryKey: stock().queryKey });
-    },
+    onSuccess: kept,
   });
   return (id: string, on: string) => keep.mutate({ id, on });
 }

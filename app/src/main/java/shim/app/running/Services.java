@@ -73,8 +73,9 @@ public class Services {
     double now = clock.now(engineId);
     List<ServiceView> all = new ArrayList<>();
     for (Service.Kind kind : Service.Kind.values()) {
-      ServiceSheet sheet = kept(engineId, kind).map(Sheets.Kept::sheet).orElse(null);
-      Integer version = kept(engineId, kind).map(Sheets.Kept::version).orElse(null);
+      Optional<Sheets.Kept<ServiceSheet>> kept = kept(engineId, kind);
+      ServiceSheet sheet = kept.map(Sheets.Kept::sheet).orElse(null);
+      Integer version = kept.map(Sheets.Kept::version).orElse(null);
       Double left = service(kind, sheet).map(s -> s.dueAtHours() - now).orElse(null);
       all.add(new ServiceView(kind, sheet, left, version));
     }

@@ -65,7 +65,8 @@ class CalendarFile {
     calendar.add(ImmutableVersion.VERSION_2_0);
     calendar.add(ImmutableCalScale.GREGORIAN);
     coming(calendar);
-    TurnaroundView now = reader.view();
+    TurnaroundReader.Seen seen = reader.seen();
+    TurnaroundView now = seen.view();
     TruckView truck = now.truck();
     if (truck != null) {
       String name = Objects.requireNonNullElse(truck.name(), "next event");
@@ -73,7 +74,7 @@ class CalendarFile {
       calendar.add(entry("truck", leaves, leaves, "The truck leaves: " + name, null));
     }
     ordering(calendar);
-    planned(calendar, now);
+    planned(calendar, seen);
     StringWriter out = new StringWriter();
     try {
       new CalendarOutputter(false).output(calendar, out);
@@ -122,16 +123,16 @@ class CalendarFile {
             });
   }
 
-  private void planned(Calendar calendar, TurnaroundView now) {
-    if (now.plan() == null) {
+  private void planned(Calendar calendar, TurnaroundReader.Seen seen) {
+    TurnaroundViews.PlanNow plan = seen.view().plan();
+    if (plan == null) {
       return;
     }
-    Map<String, TaskBook.Noted> tasks = reader.tasks();
     Map<String, String> names =
         engines.all().stream()
             .collect(Collectors.toMap(e -> e.id().toString(), Engines.Stored::name));
-    for (PlacedView p : now.plan().placed()) {
-      TaskBook.Noted noted = tasks.get(p.id());
+    for (PlacedView p : plan.placed()) {
+      TaskBook.Noted noted = seen.tasks().get(p.id());
       if (noted != null) {
         String engine = noted.task().engine().map(names::get).map(n -> " (" + n + ")").orElse("");
         calendar.add(

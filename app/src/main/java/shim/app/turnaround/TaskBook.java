@@ -130,25 +130,23 @@ class TaskBook {
         all.put(t.work().id(), noted(here, said.get(t.work().id()), now));
       }
     }
-    orders
-        .all()
-        .forEach(
-            (id, order) -> {
-              if (order.sheet().state() == Delivery.State.ARRIVED) {
-                Task t = arrival(id, order.sheet());
-                Noted n = noted(t, said.get(t.work().id()), now);
-                all.put(
-                    t.work().id(),
-                    new Noted(n.task(), n.sheet(), n.version(), order.sheet().part()));
-              }
-            });
+    Map<UUID, Sheets.Kept<OrderSheet>> ordered = orders.all();
+    ordered.forEach(
+        (id, order) -> {
+          if (order.sheet().state() == Delivery.State.ARRIVED) {
+            Task t = arrival(id, order.sheet());
+            Noted n = noted(t, said.get(t.work().id()), now);
+            all.put(
+                t.work().id(), new Noted(n.task(), n.sheet(), n.version(), order.sheet().part()));
+          }
+        });
     said.forEach(
         (id, kept) -> {
           if (kept.sheet().words() != null) {
             all.put(id, noted(byHand(id, kept.sheet()), kept, now));
           }
         });
-    return waiting(all, now);
+    return waiting(all, ordered, now);
   }
 
   private List<Task> asked(Seen s) {
@@ -227,18 +225,17 @@ class TaskBook {
   }
 
   /** Tasks wait for the parts that are wanted for them, and no longer for what is done or gone. */
-  private Map<String, Noted> waiting(Map<String, Noted> all, LocalDateTime now) {
+  private Map<String, Noted> waiting(
+      Map<String, Noted> all, Map<UUID, Sheets.Kept<OrderSheet>> ordered, LocalDateTime now) {
     Map<String, Map<UUID, OrderSheet>> parts = new HashMap<>();
-    orders
-        .all()
-        .forEach(
-            (order, kept) ->
-                waitingTask(kept.sheet())
-                    .ifPresent(
-                        id ->
-                            parts
-                                .computeIfAbsent(id, k -> new LinkedHashMap<>())
-                                .put(order, kept.sheet())));
+    ordered.forEach(
+        (order, kept) ->
+            waitingTask(kept.sheet())
+                .ifPresent(
+                    id ->
+                        parts
+                            .computeIfAbsent(id, k -> new LinkedHashMap<>())
+                            .put(order, kept.sheet())));
     Map<String, Noted> waiting = new LinkedHashMap<>();
     all.forEach(
         (id, n) -> {

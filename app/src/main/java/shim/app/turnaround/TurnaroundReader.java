@@ -110,8 +110,19 @@ class TurnaroundReader {
     return before().tasks();
   }
 
-  TurnaroundView view() {
+  /** What is shown, with the tasks it was made of. */
+  record Seen(TurnaroundView view, Map<String, TaskBook.Noted> tasks) {}
+
+  Seen seen() {
     Before b = before();
+    return new Seen(view(b), b.tasks());
+  }
+
+  TurnaroundView view() {
+    return view(before());
+  }
+
+  private TurnaroundView view(Before b) {
     Optional<Plan> plan = desk.of(b.situation());
     return new TurnaroundView(
         b.now(),
