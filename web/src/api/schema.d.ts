@@ -2652,6 +2652,11 @@ export interface components {
             fit: components["schemas"]["Fit"];
             ways: components["schemas"]["WayThere"][];
         };
+        Bearing: {
+            atHeight?: components["schemas"]["AtHeight"];
+            stop?: components["schemas"]["StopWords"];
+            offTdc?: components["schemas"]["CrankOff"];
+        };
         CrankOff: {
             /** Format: double */
             offDeg: number;
@@ -2663,9 +2668,14 @@ export interface components {
             holdsWithinDeg: number;
             turns: boolean;
         };
+        CrankThere: {
+            /** Format: double */
+            deg?: number;
+            locked: boolean;
+        };
         Done: {
             /** @enum {string} */
-            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "SKIP_HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "ZERO_LASH" | "LASH" | "COUNTED" | "PUT_AWAY" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
+            act: "ABANDON" | "ACCEPT" | "ACCEPT_HEIGHT" | "AIR_LOST" | "BAR" | "CLOSE" | "COMPRESS" | "COUNTED" | "DROPPED" | "FREE" | "HEIGHT" | "HOLD" | "HOOK" | "JUMPED" | "KEPT_OUT" | "LASH" | "LAY_OUT" | "LOCK" | "ORDER" | "PARK" | "PROVE" | "PUT_AWAY" | "READ" | "REHELD" | "RELEASE" | "RESUME" | "ROCKERS_OFF" | "ROCKERS_ON" | "SEAL" | "SEATED" | "SIGN" | "SKIP_HEIGHT" | "SPRING_IN" | "SPRING_OUT" | "STACK" | "TICK" | "TORQUE" | "UNHOOK" | "UNLOCK" | "UNTICK" | "ZERO_LASH";
             step: string;
             /** Format: int32 */
             cylinder?: number;
@@ -2702,9 +2712,18 @@ export interface components {
             pocketPlayIn?: number;
             remarks: components["schemas"]["Remark"][];
         };
+        Fixing: {
+            /** Format: int32 */
+            number: number;
+            /** Format: int32 */
+            step: number;
+            /** Format: int32 */
+            of: number;
+            waits?: string;
+        };
         JobCount: {
-            /** @enum {string} */
-            item: "LOCKS" | "RETAINERS" | "SPRINGS" | "SHIMS" | "SEALS" | "TOOLS" | "RAGS";
+            item: string;
+            words: string;
             /** Format: int32 */
             laidOut: number;
             /** Format: int32 */
@@ -2742,20 +2761,17 @@ export interface components {
         };
         JobState: {
             /** @enum {string} */
-            kind: "IN_CAR" | "HEADS_OFF" | "ASSEMBLE";
+            kind: "SPRINGS" | "ASSEMBLY" | "HEADS_ON";
             title: string;
             /** @enum {string} */
-            hold: "AIR" | "PISTON" | "ROPE" | "BLOCK";
-            /** @enum {string} */
-            sets: "LASH" | "TURNS" | "LENGTH";
-            /** Format: double */
-            crankDeg?: number;
-            crankLocked: boolean;
+            sets?: "LASH" | "TURNS" | "LENGTH";
+            crank?: components["schemas"]["CrankThere"];
             steps: components["schemas"]["WalkStep"][];
             next?: components["schemas"]["Step"];
             refused?: string;
             then?: components["schemas"]["Step"];
             valves: components["schemas"]["JobValve"][];
+            fixings: components["schemas"]["Fixing"][];
             holds: components["schemas"]["JobHold"][];
             counts: components["schemas"]["JobCount"][];
             otherwise: components["schemas"]["Otherwise"][];
@@ -2771,24 +2787,20 @@ export interface components {
             /** @description a valve, such as 3E or 3I1 */
             position: string;
             /** @enum {string} */
-            stage: "ON_SPRING" | "COMPRESSED" | "UNHOOKED" | "CLOSED" | "PROVED" | "DROPPED";
+            mark: "OPEN" | "HELD" | "LOOSE" | "HOME" | "LOST";
             words: string;
-            held: boolean;
-            loose: boolean;
-            springIn?: string;
-            newSpring: string;
+            part?: string;
             /** Format: double */
             heightIn?: number;
-            /** @enum {string} */
-            pushrod: "NONE" | "IN_PLACE" | "OUT" | "KEPT_OUT" | "SEATED";
-            lashSet: boolean;
         };
         JobView: {
             /** Format: uuid */
             id: string;
             /** Format: uuid */
-            engineId: string;
-            engineName: string;
+            engineId?: string;
+            /** Format: uuid */
+            headId?: string;
+            placeName: string;
             layout: components["schemas"]["LayoutView"];
             /** @enum {string} */
             heat: "HOT" | "COLD";
@@ -2801,9 +2813,7 @@ export interface components {
             endedAt?: string;
             signedBy?: string;
             state: components["schemas"]["JobState"];
-            atHeight?: components["schemas"]["AtHeight"];
-            stop?: components["schemas"]["StopWords"];
-            offTdc?: components["schemas"]["CrankOff"];
+            bearing: components["schemas"]["Bearing"];
             done: components["schemas"]["Done"][];
             findings: components["schemas"]["JobFinding"][];
             /** Format: int64 */
@@ -2811,7 +2821,7 @@ export interface components {
         };
         Otherwise: {
             /** @enum {string} */
-            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "SKIP_HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "ZERO_LASH" | "LASH" | "COUNTED" | "PUT_AWAY" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
+            act: "ABANDON" | "ACCEPT" | "ACCEPT_HEIGHT" | "AIR_LOST" | "BAR" | "CLOSE" | "COMPRESS" | "COUNTED" | "DROPPED" | "FREE" | "HEIGHT" | "HOLD" | "HOOK" | "JUMPED" | "KEPT_OUT" | "LASH" | "LAY_OUT" | "LOCK" | "ORDER" | "PARK" | "PROVE" | "PUT_AWAY" | "READ" | "REHELD" | "RELEASE" | "RESUME" | "ROCKERS_OFF" | "ROCKERS_ON" | "SEAL" | "SEATED" | "SIGN" | "SKIP_HEIGHT" | "SPRING_IN" | "SPRING_OUT" | "STACK" | "TICK" | "TORQUE" | "UNHOOK" | "UNLOCK" | "UNTICK" | "ZERO_LASH";
             /** Format: int32 */
             cylinder?: number;
             /** @description a valve, such as 3E or 3I1 */
@@ -2838,7 +2848,7 @@ export interface components {
         Step: {
             id: string;
             /** @enum {string} */
-            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "SKIP_HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "ZERO_LASH" | "LASH" | "COUNTED" | "PUT_AWAY" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
+            act: "ABANDON" | "ACCEPT" | "ACCEPT_HEIGHT" | "AIR_LOST" | "BAR" | "CLOSE" | "COMPRESS" | "COUNTED" | "DROPPED" | "FREE" | "HEIGHT" | "HOLD" | "HOOK" | "JUMPED" | "KEPT_OUT" | "LASH" | "LAY_OUT" | "LOCK" | "ORDER" | "PARK" | "PROVE" | "PUT_AWAY" | "READ" | "REHELD" | "RELEASE" | "RESUME" | "ROCKERS_OFF" | "ROCKERS_ON" | "SEAL" | "SEATED" | "SIGN" | "SKIP_HEIGHT" | "SPRING_IN" | "SPRING_OUT" | "STACK" | "TICK" | "TORQUE" | "UNHOOK" | "UNLOCK" | "UNTICK" | "ZERO_LASH";
             /** Format: int32 */
             cylinder?: number;
             /** @description a valve, such as 3E or 3I1 */
@@ -2849,6 +2859,7 @@ export interface components {
             title: string;
             look: string[];
             caution?: string;
+            within?: components["schemas"]["Within"];
         };
         StopWords: {
             look: string;
@@ -2883,6 +2894,18 @@ export interface components {
             way: components["schemas"]["Way"];
             fit: components["schemas"]["Fit"];
         };
+        Within: {
+            /** @enum {string} */
+            unit: "INCH" | "LBF" | "CC" | "DEG" | "PERCENT";
+            /** Format: double */
+            least?: number;
+            /** Format: double */
+            most?: number;
+            /** Format: double */
+            possibleLow: number;
+            /** Format: double */
+            possibleHigh: number;
+        };
         FindingEntry: {
             /** @description a valve, such as 3E or 3I1 */
             valve?: string;
@@ -2895,7 +2918,7 @@ export interface components {
         };
         ActEntry: {
             /** @enum {string} */
-            act: "ACCEPT" | "LAY_OUT" | "TICK" | "UNTICK" | "BAR" | "LOCK" | "UNLOCK" | "ROCKERS_OFF" | "ROCKERS_ON" | "HOLD" | "RELEASE" | "AIR_LOST" | "REHELD" | "DROPPED" | "FREE" | "COMPRESS" | "UNHOOK" | "SPRING_OUT" | "SEAL" | "STACK" | "HEIGHT" | "SKIP_HEIGHT" | "ACCEPT_HEIGHT" | "SPRING_IN" | "HOOK" | "CLOSE" | "PROVE" | "JUMPED" | "SEATED" | "KEPT_OUT" | "TORQUE" | "ZERO_LASH" | "LASH" | "COUNTED" | "PUT_AWAY" | "PARK" | "ORDER" | "RESUME" | "ABANDON" | "SIGN";
+            act: "ABANDON" | "ACCEPT" | "ACCEPT_HEIGHT" | "AIR_LOST" | "BAR" | "CLOSE" | "COMPRESS" | "COUNTED" | "DROPPED" | "FREE" | "HEIGHT" | "HOLD" | "HOOK" | "JUMPED" | "KEPT_OUT" | "LASH" | "LAY_OUT" | "LOCK" | "ORDER" | "PARK" | "PROVE" | "PUT_AWAY" | "READ" | "REHELD" | "RELEASE" | "RESUME" | "ROCKERS_OFF" | "ROCKERS_ON" | "SEAL" | "SEATED" | "SIGN" | "SKIP_HEIGHT" | "SPRING_IN" | "SPRING_OUT" | "STACK" | "TICK" | "TORQUE" | "UNHOOK" | "UNLOCK" | "UNTICK" | "ZERO_LASH";
             step?: string;
             /** Format: int32 */
             cylinder?: number;
@@ -3420,15 +3443,6 @@ export interface components {
             fromHours: number;
             hand: string;
         };
-        AirHold: {
-            slide?: components["schemas"]["CrankSlide"];
-            /** Format: double */
-            psi: number;
-            /** Format: double */
-            offDeg: number;
-            /** Format: double */
-            turnsAtLbfFt: number;
-        };
         ArchivedAct: {
             /** Format: uuid */
             id: string;
@@ -3466,9 +3480,11 @@ export interface components {
         ArchivedJob: {
             /** Format: uuid */
             id: string;
+            /** @enum {string} */
+            kind?: "SPRINGS" | "ASSEMBLY" | "HEADS_ON";
             /** Format: uuid */
             engineId: string;
-            plan: components["schemas"]["Planned"];
+            plan: components["schemas"]["JsonNode"];
             /** Format: double */
             engineHours: number;
             hand: string;
@@ -3542,23 +3558,6 @@ export interface components {
             /** Format: date-time */
             endedAt?: string;
         };
-        CrankSlide: {
-            /** Format: double */
-            boreIn: number;
-            /** Format: double */
-            strokeIn: number;
-            /** Format: double */
-            rodIn: number;
-        };
-        Drive: {
-            pushrods: boolean;
-            hydraulic: boolean;
-            fixingClampsHead: boolean;
-            intakeOff: boolean;
-            innerOut: boolean;
-            clampRule?: string;
-            byLength?: boolean;
-        };
         EngineDocument: {
             format: string;
             /** Format: int32 */
@@ -3580,46 +3579,38 @@ export interface components {
             openItems?: components["schemas"]["ArchivedItem"][];
             lifters?: components["schemas"]["ArchivedLifters"];
         };
-        Height: {
-            /** Format: double */
-            targetIn: number;
-            /** Format: double */
-            toleranceIn: number;
-            /** Format: double */
-            gaugeLowIn?: number;
-            /** Format: double */
-            gaugeHighIn?: number;
-        };
-        JobPlan: {
+        JsonNode: {
+            missingNode?: boolean;
+            valueNode?: boolean;
+            object?: boolean;
+            pojo?: boolean;
+            floatingPointNumber?: boolean;
+            short?: boolean;
+            int?: boolean;
+            long?: boolean;
+            double?: boolean;
+            bigDecimal?: boolean;
+            bigInteger?: boolean;
+            /** @deprecated */
+            textual?: boolean;
+            boolean?: boolean;
+            binary?: boolean;
             /** @enum {string} */
-            kind: "IN_CAR" | "HEADS_OFF" | "ASSEMBLE";
-            /** @enum {string} */
-            hold: "AIR" | "PISTON" | "ROPE" | "BLOCK";
-            /** Format: double */
-            psi: number;
-            crankLock: boolean;
-            route: components["schemas"]["Route"];
-            tdcDeg: {
-                [key: string]: number;
-            };
-            valves: components["schemas"]["Work"][];
-            drive: components["schemas"]["Drive"];
-            schools: components["schemas"]["Schools"];
-            torques: components["schemas"]["Torque"][];
-            air?: components["schemas"]["AirHold"];
+            nodeType?: "ARRAY" | "BINARY" | "BOOLEAN" | "MISSING" | "NULL" | "NUMBER" | "OBJECT" | "POJO" | "STRING";
+            integralNumber?: boolean;
+            array?: boolean;
+            empty?: boolean;
+            null?: boolean;
+            float?: boolean;
+            container?: boolean;
+            number?: boolean;
+            string?: boolean;
+            embeddedValue?: boolean;
         };
         KeptEvent: {
             /** Format: uuid */
             id: string;
             event: components["schemas"]["EventEntry"];
-        };
-        Leg: {
-            /** Format: double */
-            crankDeg: number;
-            /** Format: double */
-            barDeg: number;
-            springs: number[];
-            lash: string[];
         };
         PartsChanged: {
             /** Format: uuid */
@@ -3634,33 +3625,6 @@ export interface components {
             /** Format: date-time */
             changedAt?: string;
         };
-        Planned: {
-            ask: components["schemas"]["JobAsk"];
-            plan: components["schemas"]["JobPlan"];
-            springs: {
-                [key: string]: string;
-            };
-        };
-        Route: {
-            /** @enum {string} */
-            school: "CYLINDER_BY_CYLINDER" | "ALL_SPRINGS_FIRST";
-            legs: components["schemas"]["Leg"][];
-            /** Format: double */
-            barDeg: number;
-        };
-        Schools: {
-            /** @enum {string} */
-            freeing: "SOFT_HAMMER_EDGE" | "STEEL_ON_TOP" | "TOOL";
-            /** @enum {string} */
-            proving: "TAP_SIDEWAYS" | "TAP_TOP" | "BOUNCE" | "AT_END";
-            /** @enum {string} */
-            plugs: "BEFORE_ROCKERS" | "LAST";
-            /** @enum {string} */
-            lubricant: "OIL" | "ASSEMBLY_LUBE" | "GREASE";
-            renewLocks: boolean;
-            /** @enum {string} */
-            plugsOut: "BEFORE_BARRING" | "AS_REACHED";
-        };
         StoredFitting: {
             /** Format: uuid */
             id: string;
@@ -3670,17 +3634,6 @@ export interface components {
             /** Format: uuid */
             id: string;
             spring: components["schemas"]["SpringEntry"];
-        };
-        Work: {
-            /** @description a valve, such as 3E or 3I1 */
-            valve: string;
-            oldSpring: string;
-            newSpring: string;
-            newSeal: boolean;
-            /** Format: int32 */
-            shims: number;
-            height: components["schemas"]["Height"];
-            damper?: boolean;
         };
         TakenIn: {
             /** Format: uuid */
@@ -3852,6 +3805,14 @@ export interface components {
             /** Format: int32 */
             count: number;
         };
+        Leg: {
+            /** Format: double */
+            crankDeg: number;
+            /** Format: double */
+            barDeg: number;
+            springs: number[];
+            lash: string[];
+        };
         OffTdc: {
             /** Format: double */
             offDeg: number;
@@ -3884,6 +3845,13 @@ export interface components {
             /** Format: double */
             targetIn: number;
             offers: components["schemas"]["Offer"][];
+        };
+        Route: {
+            /** @enum {string} */
+            school: "CYLINDER_BY_CYLINDER" | "ALL_SPRINGS_FIRST";
+            legs: components["schemas"]["Leg"][];
+            /** Format: double */
+            barDeg: number;
         };
         Duty: {
             /** Format: double */
@@ -5375,9 +5343,13 @@ export interface components {
         JobLine: {
             /** Format: uuid */
             id: string;
+            /** @enum {string} */
+            kind: "SPRINGS" | "ASSEMBLY" | "HEADS_ON";
             /** Format: uuid */
-            engineId: string;
-            engineName: string;
+            engineId?: string;
+            /** Format: uuid */
+            headId?: string;
+            placeName: string;
             title: string;
             valves: string[];
             /** Format: date-time */
@@ -5409,7 +5381,7 @@ export interface components {
         DangerView: {
             /** Format: uuid */
             jobId: string;
-            engineName: string;
+            placeName: string;
             /** @description a valve, such as 3E or 3I1 */
             valve: string;
             heldBy: string;

@@ -51,6 +51,6 @@ function take(queries: QueryClient, parcel: Parcel, reply: Reply) {
       if (!reply || !("state" in reply)) return;
       queries.setQueryData(job(parcel.jobId).queryKey, reply as never);
       void queries.invalidateQueries({ queryKey: danger().queryKey });
-      void queries.invalidateQueries({ queryKey: engine(reply.engineId).queryKey });
+      if (reply.engineId) void queries.invalidateQueries({ queryKey: engine(reply.engineId).queryKey });
   }
 }

@@ -5,7 +5,7 @@ import { Notice } from "../../ui/Notice";
 import { heightText, heightUnit, loadText, loadUnit } from "../../units/load";
 import { figureText, measureText, unitOf } from "../../units/measures";
 import { AirDrawing } from "./AirDrawing";
-import { comesOffText, itemText, offerText } from "./steps";
+import { comesOffText, itemText, offerText } from "./planTexts";
 
 interface PlanPartsProps {
   plan: Schemas["JobPlanView"];

@@ -85,7 +85,7 @@ class BenchJobApiTest extends ApiTest {
         .noneMatch(t -> t.startsWith("Bar to") || t.contains("rockers") || t.contains("lash"));
     String done = finish(view);
     assertThat(get("/api/danger")).bodyJson().extractingPath("$").asArray().isEmpty();
-    assertThat(JsonPath.<List<String>>read(done, "$.state.valves[*].stage")).containsOnly("PROVED");
+    assertThat(JsonPath.<List<String>>read(done, "$.state.valves[*].mark")).containsOnly("HOME");
     assertThat(get("/api/engines/" + engine + "/rounds"))
         .bodyJson()
         .extractingPath("$")
@@ -163,7 +163,7 @@ class BenchJobApiTest extends ApiTest {
         .contains("Bar to TDC of cylinder 1 and 6")
         .containsSubsequence(
             "Drain the oil and look at it before the engine is cranked", "Fresh oil in");
-    assertThat((Boolean) JsonPath.read(view, "$.state.crankLocked")).isFalse();
+    assertThat((Boolean) JsonPath.read(view, "$.state.crank.locked")).isFalse();
   }
 
   @Test

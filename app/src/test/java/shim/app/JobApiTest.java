@@ -176,8 +176,8 @@ class JobApiTest extends JobApi {
     height.putAll(Map.of("step", "3E:HEIGHT", "valve", "3E", "figure", 1.972));
     String out = text(act(height));
     assertThat((String) JsonPath.read(out, "$.state.refused")).contains("out of {1.950 in}");
-    assertThat(JsonPath.<List<?>>read(out, "$.atHeight.ways")).isNotEmpty();
-    double seat = JsonPath.read(out, "$.atHeight.fit.seatLbf");
+    assertThat(JsonPath.<List<?>>read(out, "$.bearing.atHeight.ways")).isNotEmpty();
+    double seat = JsonPath.read(out, "$.bearing.atHeight.fit.seatLbf");
     assertThat(seat).isBetween(209.0, 212.0);
     Map<String, Object> why = entry(out, "ACCEPT_HEIGHT");
     why.putAll(Map.of("valve", "3E", "word", "one event only"));

@@ -13,13 +13,13 @@ class JobOddWaysApiTest extends JobApi {
   @Test
   void airOffTdcIsShownAndAcceptedByName() {
     String view = walkTo(begin(), "leg0:BAR");
-    assertThat((String) JsonPath.read(view, "$.stop.look")).contains("compression TDC");
+    assertThat((String) JsonPath.read(view, "$.bearing.stop.look")).contains("compression TDC");
     List<Double> from = JsonPath.read(view, "$.state.otherwise[?(@.step=='leg0:BAR')].fromDeg");
     Map<String, Object> bar = entry(view, "BAR");
     bar.put("step", "leg0:BAR");
     bar.put("figure", (from.get(0) - 34 + 720) % 720);
     view = walkTo(text(act(bar)), "c3:HOLD");
-    double torque = JsonPath.read(view, "$.offTdc.torqueLbfFt");
+    double torque = JsonPath.read(view, "$.bearing.offTdc.torqueLbfFt");
     assertThat(torque).as("worked by hand: 102 at 34").isBetween(101.0, 103.0);
     Map<String, Object> air = entry(view, "HOLD");
     air.putAll(Map.of("step", "c3:HOLD", "cylinder", 3));

@@ -32,6 +32,7 @@ class CoreStructureTest {
           "spring",
           "fatigue",
           "lifter",
+          "walk",
           "change",
           "readiness",
           "stock",

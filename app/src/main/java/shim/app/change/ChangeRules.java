@@ -10,10 +10,10 @@ import shim.app.http.Refusal;
 import shim.app.record.Documents;
 import shim.app.rules.TeamRules;
 import shim.core.change.AirHold;
-import shim.core.change.Danger;
 import shim.core.change.JobPlan;
 import shim.core.change.Route;
 import shim.core.change.Schools;
+import shim.core.walk.Danger;
 
 /** What a team has settled for its spring changes: schools, air, gauge, torque sheet. */
 @Service

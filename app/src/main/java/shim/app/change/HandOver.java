@@ -17,16 +17,21 @@ import shim.app.record.Maybe;
 import shim.app.running.Runs;
 import shim.app.spring.Springs;
 import shim.app.stock.Orders;
-import shim.core.change.Act;
-import shim.core.change.Done;
+import shim.app.walk.Begun;
+import shim.app.walk.Jobs;
 import shim.core.change.Job;
 import shim.core.change.JobPlan;
+import shim.core.change.SpringAct;
 import shim.core.change.StaysOpen;
 import shim.core.change.ValveState;
 import shim.core.crank.School;
 import shim.core.engine.Position;
 import shim.core.lash.WrittenRound.Phase;
 import shim.core.spring.Stack;
+import shim.core.walk.Act;
+import shim.core.walk.Done;
+import shim.core.walk.Walk;
+import shim.core.walk.WalkAct;
 
 /** What an act means for the other records: parts change hands, lash is read, items stay open. */
 @Component
@@ -61,33 +66,44 @@ class HandOver {
    * @param acts all acts before this one
    */
   void follow(
-      JobRow row, JobPlanner.Planned planned, List<Done> acts, Job before, Job after, Done done) {
-    switch (done.act()) {
-      case SPRING_IN -> requireKnown(planned, done);
+      Begun<JobPlanner.Planned> job, List<Done> acts, Walk<Job> before, Walk<Job> after, Done d) {
+    if (d.act() instanceof SpringAct act) {
+      follow(act, job, acts, after, d);
+    } else if (d.act() == WalkAct.ORDER) {
+      ordered(job, d);
+    } else if (d.act() == WalkAct.ABANDON) {
+      abandoned(job, d);
+    } else if (d.act() == WalkAct.SIGN) {
+      signed(job, before.own(), d);
+    }
+  }
+
+  private void follow(
+      SpringAct act, Begun<JobPlanner.Planned> job, List<Done> acts, Walk<Job> after, Done d) {
+    switch (act) {
+      case SPRING_IN -> spring(job.plan(), String.valueOf(d.word()));
       case PROVE -> {
-        Position p = Objects.requireNonNull(done.valve());
+        Position p = Objects.requireNonNull(d.valve());
         Measured m =
             new Measured(
-                after.valve(p),
-                last(acts, Act.STACK, p),
-                last(acts, Act.SPRING_OUT, p),
-                after.scrapped());
-        change(row, planned, p, m, done);
+                after.own().valve(p),
+                last(acts, SpringAct.STACK, p),
+                last(acts, SpringAct.SPRING_OUT, p),
+                after.own().scrapped());
+        change(job, p, m, d);
       }
-      case ZERO_LASH, LASH -> lash(row, planned, done);
-      case ORDER -> ordered(row, done);
-      case ABANDON -> {
-        String words = "job ended unfinished: " + done.word();
-        open(
-            row, "abandoned", StaysOpen.Kind.UNFINISHED, words, OpenItems.Due.AT_ONCE, done.hand());
-        if (planned.plan().kind() != JobPlan.Kind.IN_CAR) {
-          open(row, "heads", StaysOpen.Kind.HEADS_ON, HEADS_ON, OpenItems.Due.AT_ONCE, done.hand());
-        }
-      }
-      case SIGN -> signed(row, planned, before, done);
+      case ZERO_LASH, LASH -> lash(job, d);
       default -> {
         // Nothing outside the job follows from it.
       }
+    }
+  }
+
+  private void abandoned(Begun<JobPlanner.Planned> job, Done d) {
+    String words = "job ended unfinished: " + d.word();
+    open(job, "abandoned", StaysOpen.Kind.UNFINISHED, words, OpenItems.Due.AT_ONCE, d.hand());
+    if (job.plan().plan().kind() != JobPlan.Kind.IN_CAR) {
+      open(job, "heads", StaysOpen.Kind.HEADS_ON, HEADS_ON, OpenItems.Due.AT_ONCE, d.hand());
     }
   }
 
@@ -110,10 +126,6 @@ class HandOver {
   }
 
   /** A spring that is not the plan's must be one that lies in stock. */
-  private void requireKnown(JobPlanner.Planned planned, Done done) {
-    spring(planned, String.valueOf(done.word()));
-  }
-
   private UUID spring(JobPlanner.Planned planned, String mark) {
     UUID meant = planned.springs().get(mark.strip());
     if (meant != null) {
@@ -134,21 +146,21 @@ class HandOver {
   }
 
   /** Old spring out of the records, new one in, at these engine hours, with what was measured. */
-  private void change(JobRow row, JobPlanner.Planned planned, Position p, Measured m, Done done) {
+  private void change(Begun<JobPlanner.Planned> row, Position p, Measured m, Done done) {
     ValveState v = m.valve();
-    UUID in = spring(planned, String.valueOf(v.springIn()));
-    Map<Position, Springs.StoredFitting> fitted = springs.fitted(row.engineId);
+    UUID in = spring(row.plan(), String.valueOf(v.springIn()));
+    Map<Position, Springs.StoredFitting> fitted = springs.fitted(row.engine());
     Springs.StoredFitting old = fitted.get(p);
     if (old != null && old.fitting().springId().equals(in)) {
       springs.fit(old.id(), measured(old.fitting(), m, done));
       return;
     }
-    JobPlan.Work work = planned.plan().work(p).orElseThrow();
+    JobPlan.Work work = row.plan().plan().work(p).orElseThrow();
     if (old != null) {
       springs.remove(
           old.id(),
           new Springs.Removal(
-              row.engineHours,
+              row.engineHours(),
               done.at(),
               m.scrapped().contains(work.oldSpring()),
               done.hand(),
@@ -156,12 +168,12 @@ class HandOver {
     }
     Springs.FittingEntry from = old == null ? null : old.fitting();
     springs.fit(
-        Jobs.named(row.id, p + " " + in),
+        Jobs.named(row.id(), p + " " + in),
         new Springs.FittingEntry(
             in,
-            row.engineId,
+            row.engine(),
             p,
-            row.engineHours,
+            row.engineHours(),
             done.at(),
             null,
             null,
@@ -200,15 +212,15 @@ class HandOver {
         "put back in a spring change");
   }
 
-  private void lash(JobRow row, JobPlanner.Planned planned, Done done) {
-    UUID round = Jobs.named(row.id, "lash");
+  private void lash(Begun<JobPlanner.Planned> row, Done done) {
+    UUID round = Jobs.named(row.id(), "lash");
     rounds.start(
         round,
         new Rounds.RoundStart(
-            row.engineId,
-            planned.ask().state(),
+            row.engine(),
+            row.plan().ask().state(),
             done.hand(),
-            row.engineHours,
+            row.engineHours(),
             null,
             School.COMPRESSION_TDC,
             1,
@@ -216,13 +228,13 @@ class HandOver {
             false,
             "with a spring change",
             done.at(),
-            planned.plan().valves().stream().map(JobPlan.Work::valve).toList(),
+            row.plan().plan().valves().stream().map(JobPlan.Work::valve).toList(),
             null));
-    boolean measured = done.act() == Act.ZERO_LASH;
-    JobPlan.Sets sets = planned.plan().drive().sets();
+    boolean measured = done.act() == SpringAct.ZERO_LASH;
+    JobPlan.Sets sets = row.plan().plan().drive().sets();
     rounds.setAgain(
         round,
-        Jobs.named(row.id, (measured ? "zero lash " : "lash ") + done.valve()),
+        Jobs.named(row.id(), (measured ? "zero lash " : "lash ") + done.valve()),
         new Rounds.ReadingEntry(
             Objects.requireNonNull(done.valve()),
             measured ? Phase.FOUND : Phase.LEFT,
@@ -249,11 +261,16 @@ class HandOver {
 
   /** Opens an item under a name of its own in the job, so that doing it twice does it once. */
   private void open(
-      JobRow row, String thing, StaysOpen.Kind kind, String words, OpenItems.Due due, String hand) {
+      Begun<JobPlanner.Planned> row,
+      String thing,
+      StaysOpen.Kind kind,
+      String words,
+      OpenItems.Due due,
+      String hand) {
     items.open(
-        Jobs.named(row.id, thing),
-        row.engineId,
-        row.id,
+        Jobs.named(row.id(), thing),
+        row.engine(),
+        row.id(),
         kind,
         words,
         OpenItems.About.ENGINE,
@@ -261,44 +278,44 @@ class HandOver {
         hand);
   }
 
-  private void ordered(JobRow row, Done done) {
+  private void ordered(Begun<JobPlanner.Planned> row, Done done) {
     orders.wantedBy(
-        Jobs.named(row.id, "order " + done.at()),
-        row.id,
-        row.engineId,
+        Jobs.named(row.id(), "order " + done.at()),
+        row.id(),
+        row.engine(),
         Objects.requireNonNull(done.word()),
         done.hand());
   }
 
-  private void signed(JobRow row, JobPlanner.Planned planned, Job job, Done done) {
+  private void signed(Begun<JobPlanner.Planned> row, Job job, Done done) {
     if (job.valves().values().stream().anyMatch(ValveState::lashSet)) {
       rounds.sign(
-          Jobs.named(row.id, "lash"),
+          Jobs.named(row.id(), "lash"),
           new Rounds.SignOff(done.hand(), null, "with a spring change", null),
           done.at());
     }
     List<Position> standIns =
-        planned.ask().valves().stream()
+        row.plan().ask().valves().stream()
             .filter(JobPlanner.AskedValve::standIn)
             .map(JobPlanner.AskedValve::valve)
             .toList();
-    ChangeRules.ChangeRulesSheet sheet = rules.of(row.engineId);
-    OptionalDouble breakIn = Maybe.of(planned.ask().breakInHours());
+    ChangeRules.ChangeRulesSheet sheet = rules.of(row.engine());
+    OptionalDouble breakIn = Maybe.of(row.plan().ask().breakInHours());
     List<Position> skipped =
         job.valves().entrySet().stream()
             .filter(e -> e.getValue().heightSkipped())
             .map(Map.Entry::getKey)
             .toList();
     StaysOpen.afterSigning(
-            planned.plan(),
-            row.engineHours,
+            row.plan().plan(),
+            row.engineHours(),
             skipped,
             standIns,
-            sets(row.engineId),
+            sets(row.engine()),
             breakIn,
             Maybe.of(sheet.resetHours()))
         .forEach(
-            o -> open(row, thing(o), o.kind(), words(o), due(o, row.engineId, sheet), done.hand()));
+            o -> open(row, thing(o), o.kind(), words(o), due(o, row.engine(), sheet), done.hand()));
   }
 
   private OpenItems.Due due(StaysOpen o, UUID engineId, ChangeRules.ChangeRulesSheet sheet) {

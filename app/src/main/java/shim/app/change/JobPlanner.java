@@ -18,11 +18,11 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
 import shim.app.http.Refusal;
-import shim.app.record.Documents;
 import shim.app.record.Maybe;
 import shim.app.spring.Pockets;
 import shim.app.spring.Springs;
-import shim.core.change.Act;
+import shim.app.walk.JobKind;
+import shim.app.walk.JobReader;
 import shim.core.change.AirHold;
 import shim.core.change.Cautions;
 import shim.core.change.ComesOff;
@@ -33,11 +33,13 @@ import shim.core.change.JobPlan;
 import shim.core.change.JobWish;
 import shim.core.change.Pace;
 import shim.core.change.Route;
-import shim.core.change.Script;
+import shim.core.change.SpringChange;
 import shim.core.engine.EngineSheet;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.unit.Known;
+import shim.core.walk.Step;
+import shim.core.walk.WalkAct;
 
 /** From what is wanted to a plan: springs, holds, route, what to lay out and how long it takes. */
 @Service
@@ -48,8 +50,7 @@ class JobPlanner {
   private final SpringShelf shelves;
   private final Pockets pockets;
   private final ChangeRules rules;
-  private final JobRows jobs;
-  private final Documents documents;
+  private final JobReader jobs;
 
   JobPlanner(
       Engines engines,
@@ -57,15 +58,13 @@ class JobPlanner {
       SpringShelf shelves,
       Pockets pockets,
       ChangeRules rules,
-      JobRows jobs,
-      Documents documents) {
+      JobReader jobs) {
     this.engines = engines;
     this.springs = springs;
     this.shelves = shelves;
     this.pockets = pockets;
     this.rules = rules;
     this.jobs = jobs;
-    this.documents = documents;
   }
 
   /**
@@ -173,7 +172,7 @@ class JobPlanner {
     for (Route.School school : Route.School.values()) {
       routes.put(school, wish.route(stored.engine(), school));
     }
-    Script script = Script.of(plan);
+    List<Step> steps = new SpringChange(plan).steps();
     return new JobPlanView(
         plan.hold(),
         plan.hold().says(),
@@ -182,15 +181,15 @@ class JobPlanner {
         ask.hold() == Hold.AIR ? airView(wish, ask.headIn()) : null,
         routes,
         plan.route().school(),
-        script.steps().stream()
-            .filter(s -> s.act() == Act.LAY_OUT && s.figure() != null)
+        steps.stream()
+            .filter(s -> s.act() == WalkAct.LAY_OUT && s.figure() != null)
             .map(s -> new LayOut(Item.valueOf(String.valueOf(s.word())), s.figure().intValue()))
             .filter(l -> l.count() > 0)
             .toList(),
         ComesOff.of(plan),
         Cautions.of(plan),
         Maybe.orNull(minutes(engineId, plan.valves().size())),
-        script.steps().size());
+        steps.size());
   }
 
   Planned plan(UUID engineId, JobAsk ask) {
@@ -343,19 +342,11 @@ class JobPlanner {
 
   private OptionalDouble minutes(UUID engineId, int valves) {
     return Pace.minutes(
-        jobs.findByEngineIdOrderByStartedAt(engineId).stream()
-            .filter(j -> j.endedAt != null && j.signedBy != null)
-            .map(j -> new Pace(Duration.between(j.startedAt, j.endedAt), size(j)))
+        jobs.of(engineId).stream()
+            .filter(j -> j.kind() == JobKind.SPRINGS && j.endedAt() != null)
+            .filter(j -> j.signedBy() != null)
+            .map(j -> new Pace(Duration.between(j.startedAt(), j.endedAt()), j.valves().size()))
             .toList(),
         valves);
-  }
-
-  private int size(JobRow j) {
-    return read(j).plan().valves().size();
-  }
-
-  /** The plan a stored job began with. */
-  Planned read(JobRow row) {
-    return documents.read(Documents.Kind.JOB_PLAN, row.plan, Planned.class);
   }
 }

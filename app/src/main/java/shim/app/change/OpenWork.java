@@ -12,6 +12,8 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.running.Runs;
+import shim.app.walk.JobReader;
+import shim.app.walk.JobViews;
 import shim.core.engine.Position;
 import shim.core.unit.Figures;
 

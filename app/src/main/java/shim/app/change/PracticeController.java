@@ -8,8 +8,14 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
-import shim.core.change.Done;
-import shim.core.change.Practice;
+import shim.app.walk.JobKind;
+import shim.app.walk.JobShow;
+import shim.app.walk.JobViews;
+import shim.app.walk.Jobs;
+import shim.core.change.Job;
+import shim.core.change.SpringPractice;
+import shim.core.walk.Done;
+import shim.core.walk.Practice;
 
 /** The walk for practice: a stateless call that follows a person's moves and keeps nothing. */
 @RestController
@@ -43,10 +49,10 @@ class PracticeController {
               m.surprise(),
               m.choice() == null ? -1 : m.choice()));
     }
-    Practice p = Practice.of(all);
+    Practice<Job> p = Practice.of(SpringPractice.course(), all);
     Practice.Surprise now = p.now();
     return new PracticeView(
-        JobShow.of(p.job(), all.size()),
+        JobShow.of(JobKind.SPRINGS, p.walk(), SpringJobs.shownOf(p.walk()), all.size()),
         now == null
             ? null
             : new PracticeSurprise(

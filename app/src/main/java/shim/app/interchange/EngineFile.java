@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.change.ChangeRules;
-import shim.app.change.JobArchive;
+import shim.app.change.ItemArchive;
 import shim.app.engine.Engines;
 import shim.app.fatigue.TestArchive;
 import shim.app.http.Refusal;
@@ -22,6 +22,7 @@ import shim.app.running.Runs;
 import shim.app.spring.SpringRules;
 import shim.app.spring.SpringTypes;
 import shim.app.spring.Springs;
+import shim.app.walk.JobArchive;
 import shim.core.engine.EngineSheet;
 
 /** An engine with everything, as one document; comes back in without loss. */
@@ -41,6 +42,7 @@ class EngineFile {
   private final LashArchive lash;
   private final ChangeRules changeRules;
   private final JobArchive jobs;
+  private final ItemArchive items;
   private final LifterArchive lifters;
 
   EngineFile(
@@ -54,6 +56,7 @@ class EngineFile {
       LashArchive lash,
       ChangeRules changeRules,
       JobArchive jobs,
+      ItemArchive items,
       LifterArchive lifters) {
     this.engines = engines;
     this.events = events;
@@ -65,6 +68,7 @@ class EngineFile {
     this.lash = lash;
     this.changeRules = changeRules;
     this.jobs = jobs;
+    this.items = items;
     this.lifters = lifters;
   }
 
@@ -95,7 +99,7 @@ class EngineFile {
       List<LashArchive.ArchivedChange> partsChanged,
       ChangeRules.@Nullable ChangeRulesSheet changeRules,
       @Nullable List<JobArchive.ArchivedJob> jobs,
-      @Nullable List<JobArchive.ArchivedItem> openItems,
+      @Nullable List<ItemArchive.ArchivedItem> openItems,
       LifterArchive.@Nullable ArchivedLifters lifters) {}
 
   @Transactional(readOnly = true)
@@ -139,7 +143,7 @@ class EngineFile {
         lash.changes(id),
         changeRules.of(id),
         jobs.jobs(id),
-        jobs.items(id),
+        items.items(id),
         lifters.of(id));
   }
 
@@ -173,7 +177,7 @@ class EngineFile {
       d.jobs().forEach(jobs::put);
     }
     if (d.openItems() != null) {
-      d.openItems().forEach(jobs::put);
+      d.openItems().forEach(items::put);
     }
   }
 }

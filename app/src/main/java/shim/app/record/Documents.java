@@ -98,6 +98,16 @@ public class Documents {
     return json.writeValueAsString(stored);
   }
 
+  /** A document as a file holds it. */
+  public JsonNode tree(Object document) {
+    return json.valueToTree(document);
+  }
+
+  /** A document as it stands in a file; every figure in it is looked through by who takes it. */
+  public <T> T record(JsonNode document, Class<T> as) {
+    return json.treeToValue(document, as);
+  }
+
   /** Reads any version up to now; one of a later Shim is an error in words. */
   public <T> T read(Kind kind, String stored, Class<T> as) {
     JsonNode tree = json.readTree(stored);

@@ -3,7 +3,6 @@ package shim.core.change;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -13,22 +12,24 @@ import shim.core.engine.Position;
 import shim.core.unit.Angle;
 import shim.core.unit.Figures;
 import shim.core.unit.InWords;
+import shim.core.walk.Done;
+import shim.core.walk.Held;
+import shim.core.walk.Walk;
+import shim.core.walk.WalkAct;
 
 /** Why something must not be done now, in the words of whoever stands beside the engine. */
 final class Guard {
+  private final Walk<Job> walk;
   private final Job job;
   private final JobPlan plan;
 
-  Guard(Job job) {
-    this.job = job;
+  Guard(Walk<Job> walk) {
+    this.walk = walk;
+    this.job = walk.own();
     this.plan = job.plan();
   }
 
   Optional<String> refuses(Done d) {
-    Optional<String> whole = wholeJob(d);
-    if (whole.isPresent()) {
-      return whole;
-    }
     if (d.valve() != null) {
       return plan.work(d.valve()).isEmpty()
           ? Optional.of(d.valve() + " is not in this job")
@@ -42,63 +43,22 @@ final class Guard {
     return engine(d);
   }
 
-  private Optional<String> wholeJob(Done d) {
-    if (job.end() != Job.End.OPEN) {
-      return Optional.of("this job is over");
-    }
-    if (job.parked() != null && d.act() != Act.RESUME) {
-      return Optional.of("the job is parked: take it up again first");
-    }
-    if (!d.step().isEmpty() && !isStep(d)) {
-      return Optional.of("this walk has no such step: " + d.step());
-    }
-    boolean before = d.act() == Act.ACCEPT || d.act() == Act.LAY_OUT || d.act() == Act.ABANDON;
-    if (!job.accepted() && !before) {
-      return Optional.of("read and accept the cautions first");
-    }
-    return job.held().entrySet().stream()
-        .filter(e -> e.getValue().lost())
-        .filter(e -> d.act() != Act.REHELD && d.act() != Act.DROPPED)
-        .map(e -> "the hold is lost at cylinder " + e.getKey() + ": see to its valve first")
-        .findFirst();
-  }
-
-  /** A step is only done by its own act at its own place. */
-  private boolean isStep(Done d) {
-    return Script.of(plan).steps().stream()
-        .anyMatch(
-            s ->
-                s.id().equals(d.step())
-                    && (s.act() == d.act() || s.act() == Act.HEIGHT && d.act() == Act.SKIP_HEIGHT)
-                    && Objects.equals(s.cylinder(), d.cylinder())
-                    && Objects.equals(s.valve(), d.valve()));
-  }
-
   // ---- the engine as a whole
 
   private Optional<String> engine(Done d) {
-    return switch (d.act()) {
+    if (!(d.act() instanceof SpringAct act)) {
+      return Optional.empty();
+    }
+    return switch (act) {
       case BAR -> bar(d);
       case LOCK -> when(job.crankLocked(), "the crank is locked already");
       case UNLOCK ->
           first(
               when(
-                  !job.held().isEmpty() && plan.hold() == Hold.AIR,
+                  !walk.held().isEmpty() && plan.hold() == Hold.AIR,
                   "air is on: it would turn the crank"),
               open("a crank that is free"),
               when(!job.crankLocked(), "the crank is not locked"));
-      case LAY_OUT, COUNTED, PUT_AWAY -> counted(d);
-      case ORDER -> d.text().isEmpty() ? Optional.of("say which part") : leaving("left");
-      case PARK -> d.text().isEmpty() ? Optional.of("say what it waits for") : leaving("left");
-      case RESUME -> when(job.parked() == null, "the job is not parked");
-      case ABANDON ->
-          d.text().isEmpty() ? Optional.of("say why it ends unfinished") : leaving("closed");
-      case SIGN -> Signing.open(job).stream().findFirst();
-      case UNTICK ->
-          when(
-              !d.text().startsWith("tick:") || !job.ticked().contains(d.text()),
-              "only a plain step that is done can be taken back");
-      case ACCEPT, TICK, TORQUE -> Optional.empty();
       default -> Optional.of("say at which cylinder or valve");
     };
   }
@@ -112,7 +72,7 @@ final class Guard {
     }
     return first(
         open("turning the crank"),
-        job.held().keySet().stream()
+        walk.held().keySet().stream()
             .findFirst()
             .map(
                 c ->
@@ -125,17 +85,11 @@ final class Guard {
             "'s pushrod is not confirmed in its cup, nor kept out: barring bends it"));
   }
 
-  private Optional<String> counted(Done d) {
-    boolean known = Stream.of(Item.values()).anyMatch(i -> i.name().equals(d.text()));
-    boolean number = d.number() >= 0 && d.number() <= 999 && d.number() == Math.rint(d.number());
-    return known && number ? Optional.empty() : Optional.of("how many? A whole number");
-  }
-
   /** Nobody walks away from a valve without its locks, nor from air that is on. */
-  private Optional<String> leaving(String how) {
+  Optional<String> leaving(String how) {
     return first(
         plan.hold() == Hold.BLOCK ? Optional.empty() : open("a job so"),
-        job.held().keySet().stream()
+        walk.held().keySet().stream()
             .filter(c -> plan.hold() != Hold.BLOCK)
             .findFirst()
             .map(c -> "the hold is on at cylinder " + c + ": a job is not " + how + " so"));
@@ -144,30 +98,27 @@ final class Guard {
   // ---- one cylinder
 
   private Optional<String> cylinder(Done d, int c) {
-    return switch (d.act()) {
-      case HOLD -> hold(d, c);
-      case RELEASE -> release(c);
-      case AIR_LOST -> when(!job.held().containsKey(c), "no hold is on at cylinder " + c);
-      case REHELD ->
-          !lost(c)
-              ? Optional.of("no hold was lost at cylinder " + c)
-              : when(d.text().isEmpty(), "say what holds the valve now");
-      case ROCKERS_OFF -> when(job.off().contains(c), "the rockers are off already");
-      case ROCKERS_ON -> rockersOn(c);
-      case KEPT_OUT -> when(!job.off().contains(c), "the rockers of cylinder " + c + " are on");
-      case TICK -> Optional.empty();
-      case TORQUE -> torque(c);
-      default -> Optional.of("say at which valve");
-    };
-  }
-
-  private boolean lost(int c) {
-    Job.Held h = job.held().get(c);
-    return h != null && h.lost();
+    if (d.act() instanceof WalkAct act) {
+      return switch (act) {
+        case HOLD -> hold(d, c);
+        case RELEASE -> release(c);
+        case TORQUE -> torque(c);
+        default -> Optional.empty();
+      };
+    }
+    if (d.act() == SpringAct.ROCKERS_OFF) {
+      return when(job.off().contains(c), "the rockers are off already");
+    }
+    if (d.act() == SpringAct.ROCKERS_ON) {
+      return rockersOn(c);
+    }
+    return d.act() == SpringAct.KEPT_OUT
+        ? when(!job.off().contains(c), "the rockers of cylinder " + c + " are on")
+        : Optional.of("say at which valve");
   }
 
   private Optional<String> hold(Done d, int c) {
-    if (job.held().containsKey(c)) {
+    if (walk.held().containsKey(c)) {
       return Optional.of("cylinder " + c + " is held already");
     }
     if (!plan.hold().onTheCrank()) {
@@ -179,7 +130,7 @@ final class Guard {
             plan.hold() == Hold.AIR && plan.crankLock() && !job.crankLocked(),
             "lock the crank first: air turns it"),
         plan.hold() == Hold.AIR
-            ? job.held().keySet().stream()
+            ? walk.held().keySet().stream()
                 .findFirst()
                 .map(o -> "air is on in cylinder " + o + ": one cylinder at a time")
             : Optional.empty());
@@ -209,11 +160,12 @@ final class Guard {
                   Math.floor(at.holdsWithinDeg())));
     }
     return when(
-        !d.answer().equals(Optional.of(Answer.OFF_TDC)), at.words() + ": accept it, or bar to TDC");
+        !Answer.of(d.text()).equals(Optional.of(Answer.OFF_TDC)),
+        at.words() + ": accept it, or bar to TDC");
   }
 
   private Optional<String> release(int c) {
-    if (!job.held().containsKey(c)) {
+    if (!walk.held().containsKey(c)) {
       return Optional.of("no hold is on at cylinder " + c);
     }
     boolean atEnd = plan.schools().proving() == Schools.Proving.AT_END;
@@ -260,7 +212,12 @@ final class Guard {
   // ---- one valve
 
   private Optional<String> valve(Done d, Position p, ValveState v) {
-    return switch (d.act()) {
+    if (!(d.act() instanceof SpringAct act)) {
+      return d.act() == WalkAct.TICK || d.act() == WalkAct.DROPPED
+          ? Optional.empty()
+          : Optional.of("that is not done at one valve");
+    }
+    return switch (act) {
       case FREE -> first(notHeld(p), when(v.stage() != Stage.ON_SPRING, isNow(p, v)));
       case COMPRESS -> compress(p, v);
       case UNHOOK ->
@@ -274,7 +231,7 @@ final class Guard {
               when(!v.loose(), p + " still has its locks in"),
               when(v.springIn() == null, p + "'s spring is out already"),
               when(
-                  d.answer().filter(Answer::goesSomewhere).isEmpty(),
+                  Answer.of(d.text()).filter(Answer::goesSomewhere).isEmpty(),
                   "say where it goes: scrap, spare or in again"));
       case SEAL -> bare(p, v);
       case STACK ->
@@ -290,10 +247,8 @@ final class Guard {
       case CLOSE -> close(p, v);
       case PROVE -> when(v.stage() != Stage.CLOSED, isNow(p, v));
       case JUMPED -> when(!v.stage().finished(), isNow(p, v));
-      case DROPPED -> when(!v.loose() || !lost(p.cylinder()), p + " is held");
       case SEATED -> seated(p, v);
       case ZERO_LASH, LASH -> lash(d, p);
-      case TICK -> Optional.empty();
       default -> Optional.of("that is not done at one valve");
     };
   }
@@ -304,7 +259,7 @@ final class Guard {
 
   private Optional<String> notHeld(Position p) {
     return when(
-        !job.held().containsKey(p.cylinder()),
+        !walk.held().containsKey(p.cylinder()),
         p + " is not held: " + plan.hold().by() + " first, or it drops");
   }
 
@@ -364,7 +319,7 @@ final class Guard {
         when(v.stage() != Stage.COMPRESSED, "compress " + p + " first"),
         when(v.hooked(), p + "'s locks are in"),
         when(
-            !d.answer().equals(Optional.of(Answer.GAP)),
+            !Answer.of(d.text()).equals(Optional.of(Answer.GAP)),
             "without a gap between its halves a lock is not home: take them out, clean, again"));
   }
 
@@ -395,9 +350,9 @@ final class Guard {
         when(!here, p + " may be on its lobe here: bar to its stop first"),
         when(Double.isNaN(d.number()), "enter what it reads"),
         when(
-            d.act() == Act.LASH
+            d.act() == SpringAct.LASH
                 && plan.drive().sets() == JobPlan.Sets.LENGTH
-                && !job.ticked().contains(p + ":" + Act.ZERO_LASH),
+                && !walk.ticked().contains(p + ":" + SpringAct.ZERO_LASH),
             "measure the length at zero lash first"));
   }
 
@@ -420,7 +375,7 @@ final class Guard {
     if (!v.loose()) {
       return e.getKey() + " is compressed";
     }
-    Job.Held h = job.held().get(e.getKey().cylinder());
+    Held h = walk.held().get(e.getKey().cylinder());
     String by = h == null ? plan.hold().by() : h.by();
     String since = v.since() == null ? "" : " since " + InWords.time(v.since());
     return e.getKey() + " is unhooked, held by " + by + since;

@@ -1,7 +1,9 @@
 package shim.core.change;
 
+import shim.core.walk.Thing;
+
 /** What is counted out and in: anything small enough to be left in an engine. */
-public enum Item {
+public enum Item implements Thing {
   LOCKS("lock", "locks"),
   RETAINERS("retainer", "retainers"),
   SPRINGS("spring", "springs"),
@@ -18,11 +20,12 @@ public enum Item {
     this.many = many;
   }
 
-  /** "1 lock", "3 locks". */
+  @Override
   public String words(int n) {
     return n + " " + (n == 1 ? one : many);
   }
 
+  @Override
   public String many() {
     return many;
   }

@@ -3,7 +3,6 @@ package shim.core.change;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -12,23 +11,19 @@ import shim.core.change.JobPlan.Torque;
 import shim.core.change.JobPlan.Work;
 import shim.core.engine.Position;
 import shim.core.unit.InWords;
+import shim.core.walk.Step;
+import shim.core.walk.StepList;
+import shim.core.walk.WalkAct;
 
 /**
  * The steps of a plan in their order. The same plan gives the same steps, so a job goes on at the
  * exact step on any device.
  */
-public record Script(List<Step> steps) {
-  public Script {
-    steps = List.copyOf(steps);
-  }
+final class Script {
+  private Script() {}
 
-  public static Script of(JobPlan plan) {
-    return new Script(new Writer(plan).write());
-  }
-
-  /** The next step that is not done. */
-  public Optional<Step> next(Set<String> ticked) {
-    return steps.stream().filter(s -> !ticked.contains(s.id())).findFirst();
+  static List<Step> of(JobPlan plan) {
+    return new Writer(plan).write();
   }
 
   private static final String PLUG_LOOK = "what each looks like: oil, a closed gap, a broken tip";
@@ -44,7 +39,7 @@ public record Script(List<Step> steps) {
 
     List<Step> write() {
       set(
-          add(Act.ACCEPT, "Read the cautions and accept them")
+          add(WalkAct.ACCEPT, "Read the cautions and accept them")
               .looking(Cautions.of(plan).toArray(String[]::new)));
       layOut();
       open();
@@ -59,33 +54,26 @@ public record Script(List<Step> steps) {
       long seals = newSeals();
       long springs =
           plan.valves().stream().filter(w -> !w.newSpring().equals(w.oldSpring())).count();
-      item(Item.TOOLS, 6, "spring tool, magnet, pliers, height gauge, hammer, air fitting");
-      item(Item.RAGS, 2, "every drain hole by its cover");
+      layOut(Item.TOOLS, 6, "spring tool, magnet, pliers, height gauge, hammer, air fitting");
+      layOut(Item.RAGS, 2, "every drain hole by its cover");
       boolean bare = plan.kind() == Kind.ASSEMBLE;
       if (bare || springs > 0) {
-        item(
+        layOut(
             Item.SPRINGS,
             bare ? plan.valves().size() : (int) springs,
             "each with its mark, beside its valve's bag");
       }
       if (seals > 0) {
-        item(Item.SEALS, (int) seals, "intake and exhaust seals differ");
+        layOut(Item.SEALS, (int) seals, "intake and exhaust seals differ");
       }
       if (bare) {
-        item(Item.RETAINERS, plan.valves().size(), "with their locks, as sets");
+        layOut(Item.RETAINERS, plan.valves().size(), "with their locks, as sets");
       }
       if (bare || plan.schools().renewLocks()) {
-        item(Item.LOCKS, 2 * plan.valves().size(), "two a valve, of the right angle and groove");
+        layOut(Item.LOCKS, 2 * plan.valves().size(), "two a valve, of the right angle and groove");
       }
       int shims = bare ? plan.valves().stream().mapToInt(Work::shims).sum() : 0;
-      item(Item.SHIMS, shims, "what you put beside the job, piece by piece");
-    }
-
-    private void item(Item item, int n, String look) {
-      set(
-          add("out:" + item, Act.LAY_OUT, "Lay out " + item.many() + " and count them")
-              .with((double) n, item.name())
-              .looking(look));
+      layOut(Item.SHIMS, shims, "what you put beside the job, piece by piece");
     }
 
     private void open() {
@@ -123,7 +111,7 @@ public record Script(List<Step> steps) {
         String what =
             leg.springs().isEmpty() ? "for lash" : "TDC of cylinder " + words(leg.springs());
         set(
-            add("leg" + i + ":BAR", Act.BAR, "Bar to " + what)
+            add("leg" + i + ":BAR", SpringAct.BAR, "Bar to " + what)
                 .with(leg.crankDeg(), null)
                 .careful(
                     plugsEach()
@@ -146,18 +134,18 @@ public record Script(List<Step> steps) {
         here.forEach(
             c ->
                 set(
-                    at(c, Act.TICK, "plug-out", "Cylinder " + c + ": plug out")
+                    at(c, WalkAct.TICK, "plug-out", "Cylinder " + c + ": plug out")
                         .looking(PLUG_LOOK)));
       }
       if (lock) {
-        add("leg" + i + ":LOCK", Act.LOCK, "Lock the crank");
+        add("leg" + i + ":LOCK", SpringAct.LOCK, "Lock the crank");
       }
       here.forEach(this::hold);
       here.forEach(c -> plan.of(c).forEach(this::valve));
       boolean atEnd = plan.schools().proving() == Schools.Proving.AT_END;
       here.forEach(this::release);
       if (lock) {
-        add("leg" + i + ":UNLOCK", Act.UNLOCK, "Unlock the crank");
+        add("leg" + i + ":UNLOCK", SpringAct.UNLOCK, "Unlock the crank");
       }
       if (atEnd) {
         here.forEach(c -> plan.of(c).forEach(w -> prove(w.valve())));
@@ -172,13 +160,14 @@ public record Script(List<Step> steps) {
             c ->
                 at(
                     c,
-                    Act.KEPT_OUT,
+                    SpringAct.KEPT_OUT,
                     "Cylinder " + c + ": pushrods stay in the rack, none in a bore"));
       }
     }
 
     private void rockersOff(int c) {
-      Step s = at(c, Act.ROCKERS_OFF, "Cylinder " + c + ": rockers and pushrods off, in order");
+      Step s =
+          at(c, SpringAct.ROCKERS_OFF, "Cylinder " + c + ": rockers and pushrods off, in order");
       s = s.looking("rocker underside", "pushrod tips", "rub marks on the pushrods");
       set(plan.drive().fixingClampsHead() ? s.careful(plan.drive().clampCaution()) : s);
     }
@@ -191,7 +180,7 @@ public record Script(List<Step> steps) {
             case ROPE -> "rope packed in, piston gently up against it";
             case BLOCK -> "block under the valves";
           };
-      Step s = at(c, Act.HOLD, "Cylinder " + c + ": " + how);
+      Step s = at(c, WalkAct.HOLD, "Cylinder " + c + ": " + how);
       set(plan.hold() == Hold.AIR ? s.careful("Hands off the crank. Air turns it.") : s);
     }
 
@@ -202,21 +191,21 @@ public record Script(List<Step> steps) {
         off(w, p);
       }
       Step stack =
-          at(p, Act.STACK, p + ": shims, cup and rotator under the spring, count the shims");
+          at(p, SpringAct.STACK, p + ": shims, cup and rotator under the spring, count the shims");
       set(
           stack
               .with((double) w.shims(), null)
               .looking("thinnest at the bottom", "serrated side down", "fewest pieces"));
       if (w.newSeal()) {
         set(
-            at(p, Act.SEAL, p + ": new seal, guide boss clean and dry, pressed with a socket")
+            at(p, SpringAct.SEAL, p + ": new seal, guide boss clean and dry, pressed with a socket")
                 .looking("the " + p.kind().word() + " seal, by part and colour"));
       }
-      Step height = at(p, Act.HEIGHT, p + ": installed height with the parts that go in");
+      Step height = at(p, SpringAct.HEIGHT, p + ": installed height with the parts that go in");
       set(height.with(w.height().targetIn(), null).looking(w.height().words()));
       String inner = plan.drive().innerOut() ? ", the inner left out" : "";
       set(
-          at(p, Act.SPRING_IN, p + ": spring in" + inner)
+          at(p, SpringAct.SPRING_IN, p + ": spring in" + inner)
               .with(null, w.newSpring())
               .looking(
                   Boolean.TRUE.equals(w.damper())
@@ -224,10 +213,10 @@ public record Script(List<Step> steps) {
                       : new String[] {wayUp(w)}));
       compress(p, "again", "Compress " + p);
       set(
-          at(p, Act.HOOK, p + ": locks in")
+          at(p, SpringAct.HOOK, p + ": locks in")
               .with(null, Answer.GAP.name())
               .looking("small end down", "a gap between the halves: no gap, not home"));
-      set(at(p, Act.CLOSE, p + ": let it up slowly").careful("Face away from the retainer."));
+      set(at(p, SpringAct.CLOSE, p + ": let it up slowly").careful("Face away from the retainer."));
       if (plan.schools().proving() != Schools.Proving.AT_END) {
         prove(p);
       }
@@ -241,40 +230,40 @@ public record Script(List<Step> steps) {
 
     private void off(Work w, Position p) {
       set(
-          at(p, Act.FREE, p + ": free the locks. " + plan.schools().freeing().title())
+          at(p, SpringAct.FREE, p + ": free the locks. " + plan.schools().freeing().title())
               .careful("Glasses on. The retainer may let go."));
       compress(p, "", "Compress " + p);
       set(
-          at(p, Act.UNHOOK, p + ": locks out with the magnet")
+          at(p, SpringAct.UNHOOK, p + ": locks out with the magnet")
               .looking("both halves in your hand", "wear in the groove and on the locks")
               .careful("From here nothing but " + plan.hold().by() + " keeps the valve up."));
       set(
-          at(p, Act.SPRING_OUT, p + ": retainer, spring, damper out")
+          at(p, SpringAct.SPRING_OUT, p + ": retainer, spring, damper out")
               .with(
                   null,
                   w.newSpring().equals(w.oldSpring()) ? Answer.AGAIN.name() : Answer.SCRAP.name())
               .looking("witness marks: coils that touched", "a broken or polished coil"));
       set(
-          at(p, Act.TICK, "look", p + ": look at seal, stem tip, seat and guide")
+          at(p, WalkAct.TICK, "look", p + ": look at seal, stem tip, seat and guide")
               .looking(
                   "seal hard or torn", "tip mushroomed", "stem moves sideways", "wheel, if seen"));
     }
 
     private void compress(Position p, String again, String title) {
       set(
-          add(p + ":COMPRESS" + again, Act.COMPRESS, null, p, title)
+          add(p + ":COMPRESS" + again, SpringAct.COMPRESS, null, p, title)
               .careful("Nobody in front of it. Tool square on the retainer."));
     }
 
     private void prove(Position p) {
       set(
-          at(p, Act.PROVE, p + ": prove the locks. " + plan.schools().proving().title())
+          at(p, SpringAct.PROVE, p + ": prove the locks. " + plan.schools().proving().title())
               .careful("Face away: one that is not home jumps now."));
     }
 
     private void release(int c) {
       String how = plan.hold() == Hold.AIR ? "air off" : "end the hold";
-      at(c, Act.RELEASE, "Cylinder " + c + ": " + how);
+      at(c, WalkAct.RELEASE, "Cylinder " + c + ": " + how);
     }
 
     /** Pushrods home, rockers on and torqued; once for each cylinder. */
@@ -284,17 +273,17 @@ public record Script(List<Step> steps) {
       }
       boolean out = !plugsEach() || plan.hold() != Hold.PISTON;
       if (out && plan.schools().plugs() == Schools.Plugs.BEFORE_ROCKERS) {
-        at(c, Act.TICK, "plug", "Cylinder " + c + ": plug in, gap checked");
+        at(c, WalkAct.TICK, "plug", "Cylinder " + c + ": plug in, gap checked");
       }
       if (plan.drive().pushrods()) {
         plan.of(c)
             .forEach(
                 w ->
                     set(
-                        at(w.valve(), Act.SEATED, w.valve() + ": pushrod in the lifter's cup")
+                        at(w.valve(), SpringAct.SEATED, w.valve() + ": pushrod in the lifter's cup")
                             .looking("it springs back from the cup, and turns freely")));
       }
-      Step on = at(c, Act.ROCKERS_ON, "Cylinder " + c + ": rockers on");
+      Step on = at(c, SpringAct.ROCKERS_ON, "Cylinder " + c + ": rockers on");
       on =
           plan.drive().pushrods()
               ? on.looking("each nut the right way up, its flat face down")
@@ -316,7 +305,7 @@ public record Script(List<Step> steps) {
         set(
             add(
                     id,
-                    Act.TORQUE,
+                    WalkAct.TORQUE,
                     c,
                     null,
                     String.format(
@@ -346,17 +335,17 @@ public record Script(List<Step> steps) {
       switch (plan.drive().sets()) {
         case LASH ->
             set(
-                at(p, Act.LASH, p + ": set the lash, lock it, read it again")
+                at(p, SpringAct.LASH, p + ": set the lash, lock it, read it again")
                     .looking("the jam nut as tight as it was: over-tight breaks a rocker"));
         case TURNS ->
             set(
-                at(p, Act.LASH, p + ": set the preload, lock it")
+                at(p, SpringAct.LASH, p + ": set the preload, lock it")
                     .looking("the lifter bled down", "turns counted from zero lash"));
         case LENGTH -> {
           set(
-              at(p, Act.ZERO_LASH, p + ": length at zero lash, with an adjustable pushrod")
+              at(p, SpringAct.ZERO_LASH, p + ": length at zero lash, with an adjustable pushrod")
                   .looking("the lifter bled down and on its base circle"));
-          at(p, Act.LASH, p + ": the part that gives the preload, fitted and torqued");
+          at(p, SpringAct.LASH, p + ": the part that gives the preload, fitted and torqued");
         }
       }
     }
@@ -370,9 +359,7 @@ public record Script(List<Step> steps) {
           continue;
         }
         oldOnes(item);
-        set(
-            add("count:" + item, Act.COUNTED, "Count the " + item.many() + " on the bench")
-                .with(null, item.name()));
+        count(item);
       }
       if (plan.kind() == Kind.IN_CAR) {
         backTogether();
@@ -380,7 +367,7 @@ public record Script(List<Step> steps) {
       if (plan.drive().innerOut()) {
         tick("inner", "Mark the engine: inner springs out, break-in only");
       }
-      add(Act.SIGN, "Sign the job off");
+      add(WalkAct.SIGN, "Sign the job off");
     }
 
     private long newSeals() {
@@ -399,7 +386,7 @@ public record Script(List<Step> steps) {
         set(
             add(
                     "away:" + item,
-                    Act.PUT_AWAY,
+                    WalkAct.PUT_AWAY,
                     "Old " + item.many() + " to scrap or spares: count them")
                 .with(old, item.name()));
       }

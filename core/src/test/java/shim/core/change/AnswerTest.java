@@ -14,6 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import shim.core.walk.Walk;
 
 class AnswerTest {
   private static final JobPlan PLAN =
@@ -47,11 +48,16 @@ class AnswerTest {
 
   @Test
   void whatWentForGoodIsNotPutInAgain() {
-    Job job = Plans.walkTo(PLAN, "3E:SPRING_OUT");
+    Walk<Job> job = Plans.walkTo(PLAN, "3E:SPRING_OUT");
     Set<Answer> kept =
         Stream.of(Answer.values())
             .filter(a -> a.goesSomewhere())
-            .filter(a -> job.after(act(Act.SPRING_OUT, "3E", null, a.name())).scrapped().isEmpty())
+            .filter(
+                a ->
+                    job.after(act(SpringAct.SPRING_OUT, "3E", null, a.name()))
+                        .own()
+                        .scrapped()
+                        .isEmpty())
             .collect(Collectors.toSet());
     assertThat(kept).isEqualTo(EnumSet.of(Answer.SPARE, Answer.AGAIN));
   }
@@ -59,9 +65,10 @@ class AnswerTest {
   @ParameterizedTest
   @ValueSource(strings = {"shelf", "GAP", "NO_GAP"})
   void aSpringGoesSomewhere(String word) {
-    Job job = Plans.walkTo(PLAN, "3E:SPRING_OUT");
-    assertThat(job.refuses(act(Act.SPRING_OUT, "3E", null, word)))
+    Walk<Job> job = Plans.walkTo(PLAN, "3E:SPRING_OUT");
+    assertThat(job.refuses(act(SpringAct.SPRING_OUT, "3E", null, word)))
         .hasValueSatisfying(w -> assertThat(w).contains("say where it goes"));
-    assertThat(job.refuses(act(Act.SPRING_OUT, "3E", null, "SPARE"))).isEqualTo(Optional.empty());
+    assertThat(job.refuses(act(SpringAct.SPRING_OUT, "3E", null, "SPARE")))
+        .isEqualTo(Optional.empty());
   }
 }

@@ -5,6 +5,7 @@ import static shim.core.change.Plans.work;
 
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import shim.core.walk.Walk;
 
 /** At some step of the walk somebody does something else: what stops them, in words. */
 class GuardWordsTest {
@@ -63,10 +64,16 @@ class GuardWordsTest {
         "none              | BAR         | -  | -   | 0     | -    | this job is over"
       })
   void whatIsNotItsTurnIsStoppedInWords(
-      String at, Act act, Integer cylinder, String valve, Double figure, String word, String why) {
-    Job job = Plans.walkTo(PLAN, at);
+      String at,
+      String act,
+      Integer cylinder,
+      String valve,
+      Double figure,
+      String word,
+      String why) {
+    Walk<Job> job = Plans.walkTo(PLAN, at);
     Object place = cylinder != null ? cylinder : valve;
-    assertThat(job.refuses(Plans.act(act, place, figure, word)))
+    assertThat(job.refuses(Plans.act(Plans.named(act), place, figure, word)))
         .hasValueSatisfying(w -> assertThat(w).contains(why));
   }
 }

@@ -19,6 +19,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import shim.core.change.ValveState.Stage;
+import shim.core.walk.Act;
+import shim.core.walk.Done;
+import shim.core.walk.End;
+import shim.core.walk.Tally;
+import shim.core.walk.Walk;
+import shim.core.walk.WalkAct;
 
 /**
  * Every state that any sequence of acts can reach, and long random walks: nothing that hurts is
@@ -28,27 +34,41 @@ class JobModelCheckTest {
   /** All acts worth trying at a state of a small job: two valves of one cylinder or of two. */
   private static List<Done> acts(JobPlan plan) {
     List<Done> all = new ArrayList<>();
-    for (Act a : List.of(Act.ACCEPT, Act.LOCK, Act.UNLOCK, Act.RESUME, Act.SIGN)) {
+    for (Act a :
+        List.of(WalkAct.ACCEPT, SpringAct.LOCK, SpringAct.UNLOCK, WalkAct.RESUME, WalkAct.SIGN)) {
       all.add(act(a, null));
     }
-    plan.route().legs().forEach(l -> all.add(act(Act.BAR, null, l.crankDeg(), null)));
-    all.add(act(Act.PARK, null, null, "seals"));
-    all.add(act(Act.ABANDON, null, null, "rain"));
+    plan.route().legs().forEach(l -> all.add(act(SpringAct.BAR, null, l.crankDeg(), null)));
+    all.add(act(WalkAct.PARK, null, null, "seals"));
+    all.add(act(WalkAct.ABANDON, null, null, "rain"));
     for (int c : plan.cylinders()) {
-      Stream.of(Act.HOLD, Act.RELEASE, Act.AIR_LOST, Act.ROCKERS_OFF, Act.ROCKERS_ON, Act.KEPT_OUT)
+      Stream.of(
+              WalkAct.HOLD,
+              WalkAct.RELEASE,
+              WalkAct.AIR_LOST,
+              SpringAct.ROCKERS_OFF,
+              SpringAct.ROCKERS_ON,
+              SpringAct.KEPT_OUT)
           .forEach(a -> all.add(act(a, c)));
-      all.add(act(Act.REHELD, c, null, "fingers"));
-      all.add(act(Act.TORQUE, c));
+      all.add(act(WalkAct.REHELD, c, null, "fingers"));
+      all.add(act(WalkAct.TORQUE, c));
     }
     for (JobPlan.Work w : plan.valves()) {
-      Stream.of(Act.COMPRESS, Act.UNHOOK, Act.CLOSE, Act.PROVE, Act.JUMPED, Act.DROPPED, Act.SEATED)
+      Stream.of(
+              SpringAct.COMPRESS,
+              SpringAct.UNHOOK,
+              SpringAct.CLOSE,
+              SpringAct.PROVE,
+              SpringAct.JUMPED,
+              WalkAct.DROPPED,
+              SpringAct.SEATED)
           .forEach(a -> all.add(act(a, w.valve())));
-      all.add(act(Act.SPRING_OUT, w.valve(), null, "SCRAP"));
-      all.add(act(Act.HEIGHT, w.valve(), 1.950, null));
-      all.add(act(Act.HOOK, w.valve(), null, "GAP"));
-      all.add(act(Act.HOOK, w.valve(), null, "no"));
-      plan.valves().forEach(o -> all.add(act(Act.SPRING_IN, w.valve(), null, o.newSpring())));
-      all.add(act(Act.SPRING_IN, w.valve(), null, w.oldSpring()));
+      all.add(act(SpringAct.SPRING_OUT, w.valve(), null, "SCRAP"));
+      all.add(act(SpringAct.HEIGHT, w.valve(), 1.950, null));
+      all.add(act(SpringAct.HOOK, w.valve(), null, "GAP"));
+      all.add(act(SpringAct.HOOK, w.valve(), null, "no"));
+      plan.valves().forEach(o -> all.add(act(SpringAct.SPRING_IN, w.valve(), null, o.newSpring())));
+      all.add(act(SpringAct.SPRING_IN, w.valve(), null, w.oldSpring()));
     }
     return all;
   }
@@ -56,40 +76,30 @@ class JobModelCheckTest {
   /** What else may be tried: air off TDC, a height left open. */
   private static List<Done> more(JobPlan plan) {
     List<Done> all = acts(plan);
-    all.add(act(Act.BAR, null, plan.route().legs().get(0).crankDeg() + 30, null));
-    plan.cylinders().forEach(c -> all.add(act(Act.HOLD, c, null, "OFF_TDC")));
-    plan.valves().forEach(w -> all.add(act(Act.SKIP_HEIGHT, w.valve(), null, "no gauge here")));
+    all.add(act(SpringAct.BAR, null, plan.route().legs().get(0).crankDeg() + 30, null));
+    plan.cylinders().forEach(c -> all.add(act(WalkAct.HOLD, c, null, "OFF_TDC")));
+    plan.valves()
+        .forEach(w -> all.add(act(SpringAct.SKIP_HEIGHT, w.valve(), null, "no gauge here")));
     return all;
   }
 
   /** The counts grow with every going back; without them the states are finitely many. */
-  private static Job bounded(Job j) {
-    return new Job(
-        j.plan(),
-        j.accepted(),
-        j.crankDeg(),
-        j.crankLocked(),
-        j.held(),
-        j.off(),
-        j.valves(),
-        Map.of(),
-        j.scrapped(),
-        Set.of(),
-        j.parked(),
-        j.end());
+  private static Walk<Job> bounded(Walk<Job> w) {
+    return new Walk<>(
+        w.procedure(), w.own(), w.accepted(), w.held(), Map.of(), Set.of(), w.parked(), w.end());
   }
 
   /** What must hold of every act that is allowed. */
-  private static void safe(Job before, Done d, Job after) {
+  private static void safe(Walk<Job> before, Done d, Walk<Job> after) {
     boolean loose =
-        before.valves().values().stream().anyMatch(v -> v.stage().open() && !v.hooked());
+        before.own().valves().values().stream().anyMatch(v -> v.stage().open() && !v.hooked());
     if (loose) {
       assertThat(d.act())
           .as("with a valve unhooked")
-          .isNotIn(Act.BAR, Act.UNLOCK, Act.PARK, Act.ABANDON, Act.SIGN);
+          .isNotIn(SpringAct.BAR, SpringAct.UNLOCK, WalkAct.PARK, WalkAct.ABANDON, WalkAct.SIGN);
     }
-    if (d.act() == Act.RELEASE) {
-      assertThat(before.valves())
+    if (d.act() == WalkAct.RELEASE) {
+      assertThat(before.own().valves())
           .as("hold let go under an open valve")
           .noneSatisfy(
               (p, v) -> {
@@ -97,20 +107,21 @@ class JobModelCheckTest {
                 assertThat(v.stage().open()).isTrue();
               });
     }
-    if (d.act() == Act.HOLD && before.plan().hold() == Hold.AIR) {
+    if (d.act() == WalkAct.HOLD && before.own().plan().hold() == Hold.AIR) {
       double off =
-          Math.IEEEremainder(before.crankDeg() - before.plan().tdcDeg().get(d.cylinder()), 720);
-      assertThat(Math.abs(off) <= 1 || before.crankLocked() && "OFF_TDC".equals(d.word()))
+          Math.IEEEremainder(
+              before.own().crankDeg() - before.own().plan().tdcDeg().get(d.cylinder()), 720);
+      assertThat(Math.abs(off) <= 1 || before.own().crankLocked() && "OFF_TDC".equals(d.word()))
           .as("air on off TDC, unlocked or unsaid")
           .isTrue();
     }
-    if (d.act() == Act.BAR) {
+    if (d.act() == SpringAct.BAR) {
       assertThat(before.held()).as("barred with a hold on").isEmpty();
-      assertThat(before.valves().values())
+      assertThat(before.own().valves().values())
           .noneMatch(v -> v.stage().finished() && v.pushrod() == ValveState.Pushrod.OUT);
     }
-    if (d.act() == Act.ROCKERS_ON || d.act() == Act.TORQUE) {
-      assertThat(before.valves())
+    if (d.act() == SpringAct.ROCKERS_ON || d.act() == WalkAct.TORQUE) {
+      assertThat(before.own().valves())
           .noneSatisfy(
               (p, v) -> {
                 assertThat(p.cylinder()).isEqualTo(d.cylinder());
@@ -118,12 +129,16 @@ class JobModelCheckTest {
               });
     }
     List<String> in =
-        after.valves().values().stream().map(ValveState::springIn).filter(s -> s != null).toList();
+        after.own().valves().values().stream()
+            .map(ValveState::springIn)
+            .filter(s -> s != null)
+            .toList();
     assertThat(in).as("a spring in two places").doesNotHaveDuplicates();
-    assertThat(after.scrapped())
+    assertThat(after.own().scrapped())
         .as("scrap back in")
-        .noneMatch(s -> in.contains(s) && d.act() == Act.SPRING_IN);
+        .noneMatch(s -> in.contains(s) && d.act() == SpringAct.SPRING_IN);
     after
+        .own()
         .valves()
         .forEach(
             (p, v) -> {
@@ -131,11 +146,11 @@ class JobModelCheckTest {
                 assertThat(after.held()).as(p + " loose without a hold").containsKey(p.cylinder());
               }
             });
-    if (d.act() == Act.CLOSE) {
-      assertThat(before.valve(d.valve()).hooked()).as("let up without locks").isTrue();
+    if (d.act() == SpringAct.CLOSE) {
+      assertThat(before.own().valve(d.valve()).hooked()).as("let up without locks").isTrue();
     }
-    if (d.act() == Act.SIGN) {
-      assertThat(after.valves().values()).allMatch(v -> v.stage() == Stage.PROVED);
+    if (d.act() == WalkAct.SIGN) {
+      assertThat(after.own().valves().values()).allMatch(v -> v.stage() == Stage.PROVED);
       assertThat(after.held()).isEmpty();
     }
   }
@@ -147,20 +162,21 @@ class JobModelCheckTest {
         JobPlan.Kind.IN_CAR, hold, Route.School.CYLINDER_BY_CYLINDER, Schools.USUAL, works);
   }
 
-  private static Map<Job, Set<Job>> explore(JobPlan plan, List<Done> acts, Consumer<Job> each) {
-    Map<Job, Set<Job>> next = new HashMap<>();
-    Deque<Job> todo = new ArrayDeque<>();
-    Job start = bounded(Job.begin(plan));
+  private static Map<Walk<Job>, Set<Walk<Job>>> explore(
+      JobPlan plan, List<Done> acts, Consumer<Walk<Job>> each) {
+    Map<Walk<Job>, Set<Walk<Job>>> next = new HashMap<>();
+    Deque<Walk<Job>> todo = new ArrayDeque<>();
+    Walk<Job> start = bounded(Plans.begin(plan));
     todo.add(start);
     next.put(start, new HashSet<>());
     while (!todo.isEmpty()) {
-      Job job = todo.poll();
+      Walk<Job> job = todo.poll();
       each.accept(job);
       for (Done d : acts) {
-        if (d.act() == Act.SIGN || job.refuses(d).isPresent()) {
+        if (d.act() == WalkAct.SIGN || job.refuses(d).isPresent()) {
           continue;
         }
-        Job after = bounded(job.after(d));
+        Walk<Job> after = bounded(job.after(d));
         safe(job, d, after);
         next.get(job).add(after);
         if (next.putIfAbsent(after, new HashSet<>()) == null) {
@@ -177,7 +193,7 @@ class JobModelCheckTest {
       names = {"AIR", "PISTON"})
   void everyReachableStateOfTwoValvesIsSafe(Hold hold) {
     int[] loose = {0};
-    Map<Job, Set<Job>> states =
+    Map<Walk<Job>, Set<Walk<Job>>> states =
         explore(
             small(hold, "3E", "3I"),
             acts(small(hold, "3E", "3I")),
@@ -189,24 +205,24 @@ class JobModelCheckTest {
   @Test
   void fromEveryStateButADroppedValveTheJobCanBeFinished() {
     JobPlan plan = small(Hold.AIR, "3E");
-    Map<Job, Set<Job>> states = explore(plan, more(plan), j -> {});
+    Map<Walk<Job>, Set<Walk<Job>>> states = explore(plan, more(plan), j -> {});
     assertThat(states.keySet())
         .as("held off TDC, and closed with its height left open")
-        .anyMatch(j -> !j.held().isEmpty() && j.offTdc(3).isPresent())
-        .anyMatch(j -> j.valves().values().stream().anyMatch(ValveState::heightSkipped));
-    Map<Job, Set<Job>> back = new HashMap<>();
+        .anyMatch(j -> !j.held().isEmpty() && j.own().offTdc(3).isPresent())
+        .anyMatch(j -> j.own().valves().values().stream().anyMatch(ValveState::heightSkipped));
+    Map<Walk<Job>, Set<Walk<Job>>> back = new HashMap<>();
     states.forEach(
         (from, to) -> to.forEach(t -> back.computeIfAbsent(t, x -> new HashSet<>()).add(from)));
-    Deque<Job> todo = new ArrayDeque<>();
-    Set<Job> good = new HashSet<>();
+    Deque<Walk<Job>> todo = new ArrayDeque<>();
+    Set<Walk<Job>> good = new HashSet<>();
     states.keySet().stream()
-        .filter(j -> j.end() == Job.End.OPEN && j.parked() == null)
-        .filter(j -> j.valves().values().stream().allMatch(v -> v.stage() == Stage.PROVED))
-        .filter(j -> j.held().isEmpty() && j.off().isEmpty() && !j.crankLocked())
+        .filter(j -> j.end() == End.OPEN && j.parked() == null)
+        .filter(j -> j.own().valves().values().stream().allMatch(v -> v.stage() == Stage.PROVED))
+        .filter(j -> j.held().isEmpty() && j.own().off().isEmpty() && !j.own().crankLocked())
         .forEach(todo::add);
     assertThat(todo).isNotEmpty();
     while (!todo.isEmpty()) {
-      Job j = todo.poll();
+      Walk<Job> j = todo.poll();
       if (good.add(j)) {
         todo.addAll(back.getOrDefault(j, Set.of()));
       }
@@ -216,10 +232,10 @@ class JobModelCheckTest {
         .allSatisfy(
             j ->
                 assertThat(
-                        j.end() == Job.End.ABANDONED
-                            || j.valves().values().stream()
+                        j.end() == End.ABANDONED
+                            || j.own().valves().values().stream()
                                 .anyMatch(v -> v.stage() == Stage.DROPPED)
-                            || j.scrapped().containsAll(List.of("A-3E", "B-3E")))
+                            || j.own().scrapped().containsAll(List.of("A-3E", "B-3E")))
                     .as(j.toString())
                     .isTrue());
   }
@@ -232,27 +248,24 @@ class JobModelCheckTest {
     List<Done> acts = more(plan);
     int signed = 0;
     for (int walk = 0; walk < 300; walk++) {
-      Job job = Job.begin(plan);
-      for (int i = 0; i < 400 && job.end() == Job.End.OPEN; i++) {
-        Job now = job;
+      Walk<Job> job = Plans.begin(plan);
+      for (int i = 0; i < 400 && job.end() == End.OPEN; i++) {
+        Walk<Job> now = job;
         Done d =
             random.nextInt(4) > 0
-                ? Script.of(plan)
-                    .next(job.ticked())
-                    .map(s -> Plans.doing(s, now))
-                    .orElse(acts.get(0))
+                ? job.next().map(s -> Plans.doing(s, now)).orElse(acts.get(0))
                 : acts.get(random.nextInt(acts.size()));
         if (job.refuses(d).isPresent()) {
           d = acts.get(random.nextInt(acts.size()));
         }
-        if (d.act() == Act.ABANDON || job.refuses(d).isPresent()) {
+        if (d.act() == WalkAct.ABANDON || job.refuses(d).isPresent()) {
           continue;
         }
-        Job after = job.after(d);
+        Walk<Job> after = job.after(d);
         safe(job, d, after);
         job = after;
       }
-      if (job.end() == Job.End.SIGNED) {
+      if (job.end() == End.SIGNED) {
         signed++;
         for (Item item : Item.values()) {
           Tally t = job.count(item);
@@ -261,9 +274,12 @@ class JobModelCheckTest {
               .isTrue();
         }
         Set<String> ticked = job.ticked();
-        assertThat(Script.of(plan).steps())
+        assertThat(Script.of(plan))
             .allMatch(
-                s -> s.act() == Act.COUNTED || s.act() == Act.SIGN || ticked.contains(s.id()));
+                s ->
+                    s.act() == WalkAct.COUNTED
+                        || s.act() == WalkAct.SIGN
+                        || ticked.contains(s.id()));
       }
     }
     assertThat(signed).as("walks that came to the end").isGreaterThan(30);

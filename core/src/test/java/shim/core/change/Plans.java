@@ -5,10 +5,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import shim.core.Engines;
 import shim.core.crank.CrankModel;
 import shim.core.engine.Engine;
 import shim.core.engine.Position;
+import shim.core.walk.Act;
+import shim.core.walk.Done;
+import shim.core.walk.Step;
+import shim.core.walk.Walk;
+import shim.core.walk.WalkAct;
 
 /** Jobs for tests, on the V8 of two banks, and someone who does them. */
 final class Plans {
@@ -79,6 +85,21 @@ final class Plans {
         JobPlan.Kind.IN_CAR, Hold.AIR, Route.School.CYLINDER_BY_CYLINDER, Schools.USUAL, works);
   }
 
+  static Walk<Job> begin(JobPlan plan) {
+    return Walk.begin(new SpringChange(plan));
+  }
+
+  static Walk<Job> of(JobPlan plan, List<Done> acts) {
+    return Walk.of(new SpringChange(plan), acts);
+  }
+
+  static Act named(String act) {
+    return Stream.<Act>concat(Stream.of(WalkAct.values()), Stream.of(SpringAct.values()))
+        .filter(a -> a.name().equals(act))
+        .findFirst()
+        .orElseThrow();
+  }
+
   static Done act(Act act, Object at, Double figure, String word) {
     return new Done(
         act,
@@ -96,36 +117,32 @@ final class Plans {
   }
 
   /** What a careful person enters at a step. */
-  static Done doing(Step s, Job job) {
+  static Done doing(Step s, Walk<Job> walk) {
     Double figure = s.figure();
-    String word = s.word();
-    switch (s.act()) {
-      case LASH -> figure = 0.018;
-      case COUNTED -> figure = (double) job.count(Item.valueOf(word)).expected();
-      default -> {
-        // What the step proposes is right.
-      }
+    if (s.act() == SpringAct.LASH) {
+      figure = 0.018;
+    } else if (s.act() == WalkAct.COUNTED) {
+      figure = (double) walk.count(String.valueOf(s.word())).expected();
     }
-    return new Done(s.act(), s.id(), s.cylinder(), s.valve(), figure, word, "KV", NOON);
+    return s.done(figure, s.word(), "KV", NOON);
   }
 
   /** Walks the script until a step is next; every step must be allowed. */
-  static Job walkTo(JobPlan plan, String id) {
-    Job job = Job.begin(plan);
-    Script script = Script.of(plan);
+  static Walk<Job> walkTo(JobPlan plan, String id) {
+    Walk<Job> walk = begin(plan);
     List<String> way = new ArrayList<>();
     while (true) {
-      Step next = script.next(job.ticked()).orElse(null);
+      Step next = walk.next().orElse(null);
       if (next == null || next.id().equals(id)) {
-        return job;
+        return walk;
       }
       way.add(next.id());
-      Done done = doing(next, job);
-      Optional<String> refused = job.refuses(done);
+      Done done = doing(next, walk);
+      Optional<String> refused = walk.refuses(done);
       if (refused.isPresent()) {
         throw new AssertionError(next.id() + " refused: " + refused.get() + " after " + way);
       }
-      job = job.after(done);
+      walk = walk.after(done);
     }
   }
 }

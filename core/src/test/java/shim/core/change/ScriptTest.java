@@ -8,6 +8,11 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import shim.core.change.JobPlan.Kind;
 import shim.core.engine.Position;
+import shim.core.walk.Done;
+import shim.core.walk.End;
+import shim.core.walk.Step;
+import shim.core.walk.Walk;
+import shim.core.walk.WalkAct;
 
 /** The walk of every kind of job, from the cautions to the signature. */
 class ScriptTest {
@@ -33,9 +38,9 @@ class ScriptTest {
                       jobs % 2 == 0,
                       Schools.PlugsOut.values()[jobs % 3 % 2]);
               JobPlan plan = plan(kind, hold, school, schools, TWO_CYLINDERS);
-              Job done = Plans.walkTo(plan, "none");
-              assertThat(done.end()).isEqualTo(Job.End.SIGNED);
-              assertThat(done.valves().values())
+              Walk<Job> done = Plans.walkTo(plan, "none");
+              assertThat(done.end()).isEqualTo(End.SIGNED);
+              assertThat(done.own().valves().values())
                   .allSatisfy(v -> assertThat(v.stage()).isEqualTo(ValveState.Stage.PROVED));
               jobs++;
             }
@@ -49,20 +54,26 @@ class ScriptTest {
   @Test
   void stepsAreNamedOnceAndTheSamePlanGivesTheSameSteps() {
     JobPlan plan = Plans.onAir(TWO_CYLINDERS);
-    List<Step> steps = Script.of(plan).steps();
+    List<Step> steps = Script.of(plan);
     assertThat(steps).extracting(Step::id).doesNotHaveDuplicates();
-    assertThat(Script.of(plan).steps()).isEqualTo(steps);
-    assertThat(steps.get(0).act()).isEqualTo(Act.ACCEPT);
-    assertThat(steps.get(steps.size() - 1).act()).isEqualTo(Act.SIGN);
+    assertThat(Script.of(plan)).isEqualTo(steps);
+    assertThat(steps.get(0).act()).isEqualTo(WalkAct.ACCEPT);
+    assertThat(steps.get(steps.size() - 1).act()).isEqualTo(WalkAct.SIGN);
   }
 
   @Test
   void aCautionStandsAtEachStepThatCanHurt() {
-    List<Step> steps = Script.of(Plans.onAir(work("3E", "B-1"))).steps();
+    List<Step> steps = Script.of(Plans.onAir(work("3E", "B-1")));
     assertThat(steps)
         .filteredOn(
             s ->
-                List.of(Act.HOLD, Act.COMPRESS, Act.UNHOOK, Act.CLOSE, Act.PROVE, Act.BAR)
+                List.of(
+                        WalkAct.HOLD,
+                        SpringAct.COMPRESS,
+                        SpringAct.UNHOOK,
+                        SpringAct.CLOSE,
+                        SpringAct.PROVE,
+                        SpringAct.BAR)
                     .contains(s.act()))
         .hasSizeGreaterThan(6)
         .allSatisfy(s -> assertThat(s.caution()).isNotBlank());
@@ -78,16 +89,16 @@ class ScriptTest {
             Schools.USUAL,
             new JobPlan.Drive(true, false, true, true, false, "45 lbf·ft in three steps", null),
             work("3E", "B-1"));
-    List<String> ids = Script.of(plan).steps().stream().map(Step::id).toList();
+    List<String> ids = Script.of(plan).stream().map(Step::id).toList();
     assertThat(ids.indexOf("tick:oil-look")).isPositive();
     assertThat(ids).containsSubsequence("tick:oil-look", "tick:oil-new", "tick:fuel", "tick:start");
     assertThat(Cautions.of(plan)).anySatisfy(c -> assertThat(c).contains("clamp the head"));
-    assertThat(Script.of(plan).steps())
-        .filteredOn(s -> s.act() == Act.ROCKERS_OFF || s.act() == Act.ROCKERS_ON)
+    assertThat(Script.of(plan))
+        .filteredOn(s -> s.act() == SpringAct.ROCKERS_OFF || s.act() == SpringAct.ROCKERS_ON)
         .hasSize(2)
         .allSatisfy(
             s -> assertThat(s.caution()).endsWith("one at a time, 45 lbf·ft in three steps."));
-    assertThat(Script.of(Plans.onAir(work("3E", "B-1"))).steps())
+    assertThat(Script.of(Plans.onAir(work("3E", "B-1"))))
         .noneMatch(s -> s.id().equals("tick:oil-look"));
   }
 
@@ -103,15 +114,16 @@ class ScriptTest {
             new JobPlan.Drive(true, true, false, false, false, null, true),
             work("3E", "B-1"));
     assertThat(plan.drive().sets()).isEqualTo(JobPlan.Sets.LENGTH);
-    List<String> ids = Script.of(plan).steps().stream().map(Step::id).toList();
+    List<String> ids = Script.of(plan).stream().map(Step::id).toList();
     assertThat(ids).containsSubsequence("c3:ROCKERS_ON", "3E:ZERO_LASH", "3E:LASH");
-    Job at = Plans.walkTo(plan, "3E:ZERO_LASH");
+    Walk<Job> at = Plans.walkTo(plan, "3E:ZERO_LASH");
     Done fitted =
-        new Done(Act.LASH, "3E:LASH", null, Position.parse("3E"), 7.9, null, "KV", Plans.NOON);
+        new Done(
+            SpringAct.LASH, "3E:LASH", null, Position.parse("3E"), 7.9, null, "KV", Plans.NOON);
     assertThat(at.refuses(fitted)).hasValue("measure the length at zero lash first");
     Done measured =
         new Done(
-            Act.ZERO_LASH,
+            SpringAct.ZERO_LASH,
             "3E:ZERO_LASH",
             null,
             Position.parse("3E"),
@@ -125,15 +137,15 @@ class ScriptTest {
 
   @Test
   void shimsCupAndRotatorGoInBeforeTheSealAndADamperIntoItsSpring() {
-    List<Step> steps = Script.of(Plans.onAir(work("3E", "B-1"))).steps();
+    List<Step> steps = Script.of(Plans.onAir(work("3E", "B-1")));
     assertThat(steps.stream().map(Step::id))
         .containsSubsequence("3E:STACK", "3E:SEAL", "3E:HEIGHT", "3E:SPRING_IN");
     JobPlan.Work w = work("3E", "B-1");
     JobPlan damped =
         Plans.onAir(
             new JobPlan.Work(w.valve(), w.oldSpring(), w.newSpring(), true, 1, w.height(), true));
-    assertThat(Script.of(damped).steps())
-        .filteredOn(s -> s.act() == Act.SPRING_IN)
+    assertThat(Script.of(damped))
+        .filteredOn(s -> s.act() == SpringAct.SPRING_IN)
         .allSatisfy(s -> assertThat(s.look()).first().asString().contains("damper"));
   }
 
@@ -142,7 +154,6 @@ class ScriptTest {
     Schools schools = new Schools(u.freeing(), u.proving(), in, u.lubricant(), u.renewLocks(), out);
     return Script.of(
             plan(Kind.IN_CAR, hold, Route.School.CYLINDER_BY_CYLINDER, schools, work("3E", "B-1")))
-        .steps()
         .stream()
         .map(Step::id)
         .filter(id -> id.contains("plug") && !id.startsWith("torque"))
@@ -174,8 +185,8 @@ class ScriptTest {
       Hold hold = kind == Kind.IN_CAR ? Hold.AIR : Hold.BLOCK;
       JobPlan plan =
           plan(kind, hold, Route.School.CYLINDER_BY_CYLINDER, Schools.USUAL, work("3E", "B-1"));
-      assertThat(Script.of(plan).steps())
-          .filteredOn(s -> s.act() == Act.TORQUE)
+      assertThat(Script.of(plan))
+          .filteredOn(s -> s.act() == WalkAct.TORQUE)
           .hasSize(kind == Kind.IN_CAR ? 3 : 2)
           .allSatisfy(s -> assertThat(s.look()).hasSize(3));
     }
@@ -183,8 +194,7 @@ class ScriptTest {
 
   @Test
   void bothSchoolsOfOrderPutTheLashWhereTheySay() {
-    List<String> each =
-        Script.of(Plans.onAir(TWO_CYLINDERS)).steps().stream().map(Step::id).toList();
+    List<String> each = Script.of(Plans.onAir(TWO_CYLINDERS)).stream().map(Step::id).toList();
     assertThat(each.indexOf("1I:LASH")).isLessThan(each.indexOf("6E:COMPRESS"));
     List<String> all =
         Script.of(
@@ -194,7 +204,6 @@ class ScriptTest {
                     Route.School.ALL_SPRINGS_FIRST,
                     Schools.USUAL,
                     TWO_CYLINDERS))
-            .steps()
             .stream()
             .map(Step::id)
             .toList();
@@ -204,16 +213,16 @@ class ScriptTest {
 
   @Test
   void theTorqueSheetIsFollowedInItsSteps() {
-    List<Step> steps = Script.of(Plans.onAir(work("3E", "B-1"))).steps();
+    List<Step> steps = Script.of(Plans.onAir(work("3E", "B-1")));
     assertThat(steps)
-        .filteredOn(s -> s.act() == Act.TORQUE)
+        .filteredOn(s -> s.act() == WalkAct.TORQUE)
         .extracting(Step::title)
         .containsExactly(
             "Cylinder 3, shaft bolts: {15 lbf·ft}, step 1 of 2",
             "Cylinder 3, shaft bolts: {25 lbf·ft}, step 2 of 2",
             "plugs: {12 lbf·ft}, step 1 of 1");
     assertThat(steps)
-        .filteredOn(s -> s.act() == Act.TORQUE)
+        .filteredOn(s -> s.act() == WalkAct.TORQUE)
         .first()
         .satisfies(
             s ->
