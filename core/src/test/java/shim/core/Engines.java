@@ -45,8 +45,12 @@ public final class Engines {
   }
 
   public static DriveSheet drive() {
+    return drive(Lifter.ROLLER_SOLID);
+  }
+
+  public static DriveSheet drive(Lifter lifter) {
     return new DriveSheet(
-        Lifter.ROLLER_SOLID,
+        lifter,
         Rocker.SHAFT,
         1.6,
         1.5,

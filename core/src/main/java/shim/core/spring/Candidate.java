@@ -17,10 +17,7 @@ import shim.core.unit.Known;
  *     the wires are not on the sheet
  */
 public record Candidate(
-    String name, double rateLbfPerIn, List<AtKind> kinds, Optional<OuterAlone> outerAlone) {
-  /** Shear modulus of spring steel wire, psi; value from memory. It cancels in the share. */
-  private static final double SHEAR_PSI = 11.5e6;
-
+    String name, double rateLbfPerIn, List<AtKind> kinds, Optional<Nest.OuterAlone> outerAlone) {
   private static final int DRAWN = 24;
 
   /** Drawn beyond the installed height. */
@@ -42,12 +39,6 @@ public record Candidate(
       curve = List.copyOf(curve);
     }
   }
-
-  /**
-   * The outer by its share of the rate, as if both were pressed equally far: an estimate until it
-   * is measured alone.
-   */
-  public record OuterAlone(double share, double rateLbfPerIn) {}
 
   /**
    * What a kind of valve has room for.
@@ -110,7 +101,11 @@ public record Candidate(
                   .links(),
               drawn(type, at.heightIn(), gross)));
     }
-    return new Candidate(type.name(), type.curve().rateLbfPerIn(), kinds, outer(sheet, type));
+    return new Candidate(
+        type.name(),
+        type.curve().rateLbfPerIn(),
+        kinds,
+        Nest.of(sheet, type).flatMap(Nest::outerAlone));
   }
 
   /** Load against height over the range that matters for one fitting. */
@@ -123,29 +118,5 @@ public record Candidate(
       curve.add(new LoadCurve.At(h, type.curve().loadAt(h)));
     }
     return curve;
-  }
-
-  private static Optional<OuterAlone> outer(SpringSheet sheet, SpringType type) {
-    List<SpringSheet.Wire> wires = sheet.wires() == null ? List.of() : sheet.wires();
-    if (wires.size() < 2) {
-      return Optional.empty();
-    }
-    List<Double> rates = new ArrayList<>();
-    for (SpringSheet.Wire w : wires) {
-      Double rate = rate(w);
-      if (rate == null) {
-        return Optional.empty();
-      }
-      rates.add(rate);
-    }
-    double share = rates.get(0) / rates.stream().mapToDouble(r -> r).sum();
-    return Optional.of(new OuterAlone(share, share * type.curve().rateLbfPerIn()));
-  }
-
-  private static @Nullable Double rate(SpringSheet.Wire w) {
-    if (w.wireIn() == null || w.odIn() == null || w.coils() == null) {
-      return null;
-    }
-    return new RoundWire(w.wireIn(), w.odIn() - w.wireIn(), w.coils()).rateLbfPerIn(SHEAR_PSI);
   }
 }

@@ -71,7 +71,7 @@ public record HeightPlan(List<Way> ways) {
     }
 
     /** It takes a lathe, not only what is to hand. */
-    private boolean cutOrMade() {
+    public boolean cutOrMade() {
       return kind == Kind.ONE_MADE_PIECE || kind == Kind.MACHINE_LOCATOR;
     }
 
@@ -141,8 +141,15 @@ public record HeightPlan(List<Way> ways) {
     ways = List.copyOf(ways);
   }
 
-  /** All ways, ranked by school. */
+  /** The ways worth having, ranked by school. */
   public static HeightPlan of(Wanted w) {
+    List<Way> worth = all(w);
+    List<Way> within = worth.stream().filter(Way::within).limit(MOST_WAYS).toList();
+    return new HeightPlan(within.isEmpty() ? worth.stream().limit(3).toList() : within);
+  }
+
+  /** Every way that is no worse than another to the same height, ranked by school. */
+  static List<Way> all(Wanted w) {
     Stack in = w.stack();
     List<Way> ways = new ArrayList<>();
     for (double lock : offers(in.lockIn(), 0, w.locksIn())) {
@@ -157,9 +164,7 @@ public record HeightPlan(List<Way> ways) {
       ways.add(way(w, new Stack(List.of(), in.lockIn(), in.retainerIn()), Stack.fine(-over)));
     }
     ways.sort(ranking(w.school()));
-    List<Way> worth = worthHaving(ways);
-    List<Way> within = worth.stream().filter(Way::within).limit(MOST_WAYS).toList();
-    return new HeightPlan(within.isEmpty() ? worth.stream().limit(3).toList() : within);
+    return worthHaving(ways);
   }
 
   /** Of two ways to one height with the same locks and retainer only the better is of use. */

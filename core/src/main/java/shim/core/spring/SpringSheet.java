@@ -57,10 +57,17 @@ public record SpringSheet(
   /** One printed load. */
   public record LoadPoint(@Nullable Double heightIn, @Nullable Double loadLbf) {}
 
-  /** One spring of a nest, outer first. */
+  /**
+   * One spring of a nest, outer first.
+   *
+   * @param loads it shows alone, as measured
+   * @param stepIn how much lower it stands than the outer, by steps of retainer and seat
+   */
   public record Wire(
       @Nullable Double wireIn,
       @Nullable Double odIn,
       @Nullable Double coils,
-      @Nullable Double bindIn) {}
+      @Nullable Double bindIn,
+      @Nullable List<LoadPoint> loads,
+      @Nullable Double stepIn) {}
 }

@@ -102,16 +102,19 @@ class CandidateTest {
 
   @Test
   void withTheInnerOutTheOuterCarriesItsShareOfTheRate() {
-    Wire outer = new Wire(0.200, 1.550, 5.0, null);
-    Wire inner = new Wire(0.140, 1.080, 6.0, null);
-    Candidate.OuterAlone alone =
+    Wire outer = new Wire(0.200, 1.550, 5.0, null, null, null);
+    Wire inner = new Wire(0.140, 1.080, 6.0, null, null, null);
+    Nest.OuterAlone alone =
         of(sheet(1.18, List.of(outer, inner)), 0.6, List.of()).outerAlone().orElseThrow();
     // d⁴/(D³ Na): 0.200⁴/(1.350³·5) and 0.140⁴/(0.940³·6), by hand 1.3006e-4 and 7.708e-5
     assertThat(alone.share()).isCloseTo(1.3006 / (1.3006 + 0.7708), within(1e-3));
     assertThat(alone.rateLbfPerIn()).isCloseTo(alone.share() * 438.46, within(0.01));
     assertThat(of(sheet(1.18, List.of(outer)), 0.6, List.of()).outerAlone()).isEmpty();
     assertThat(
-            of(sheet(1.18, List.of(outer, new Wire(0.14, null, 6.0, null))), 0.6, List.of())
+            of(
+                    sheet(1.18, List.of(outer, new Wire(0.14, null, 6.0, null, null, null))),
+                    0.6,
+                    List.of())
                 .outerAlone())
         .isEmpty();
   }
