@@ -34,6 +34,7 @@ class CoreStructureTest {
           "lifter",
           "walk",
           "change",
+          "head",
           "readiness",
           "stock",
           "turnaround",

@@ -18,7 +18,7 @@ public enum Answer {
   OFF_TDC;
 
   /** As it was given. Walks of before it had a code wrote it down in words. */
-  static Optional<Answer> of(String said) {
+  public static Optional<Answer> of(String said) {
     return switch (said) {
       case "gap" -> Optional.of(GAP);
       case "no gap" -> Optional.of(NO_GAP);

@@ -138,7 +138,7 @@ public record JobPlan(
     }
 
     /** What is said where fixings that clamp the head are loosened or done up. */
-    String clampCaution() {
+    public String clampCaution() {
       String rule = clampRule == null ? "by its own torque rule" : clampRule.strip();
       return "These fixings clamp the head: one at a time, " + rule + ".";
     }
