@@ -164,6 +164,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/spring-types/{id}/kit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["kit"];
+        put: operations["putKit"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/spring-tests/{id}": {
         parameters: {
             query?: never;
@@ -484,6 +500,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/heads/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["head"];
+        put: operations["putHead"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/heads/{id}/readings/{readingId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["read_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/heads/{id}/readings/{readingId}/taken-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["takeBack"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/heads/{id}/off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["off"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/heads-on/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["on"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fittings/{id}": {
         parameters: {
             query?: never;
@@ -781,6 +877,22 @@ export interface paths {
         };
         get?: never;
         put: operations["change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/assemblies/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["assemble"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1340,6 +1452,54 @@ export interface paths {
             cookie?: never;
         };
         get: operations["looks_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/heads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["heads"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/heads/{id}/springs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["choice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/heads/{id}/book": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["book"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2007,11 +2167,57 @@ export interface components {
             coils?: number;
             /** Format: double */
             bindIn?: number;
+            loads?: components["schemas"]["LoadPoint"][];
+            /** Format: double */
+            stepIn?: number;
         };
         StoredType: {
             /** Format: uuid */
             id: string;
             sheet: components["schemas"]["SpringSheet"];
+        };
+        CupPart: {
+            name: string;
+            /** Format: double */
+            insideIn: number;
+            /** Format: double */
+            thickIn: number;
+        };
+        Kit: {
+            retainers: components["schemas"]["RetainerPart"][];
+            locks: components["schemas"]["LockPart"][];
+            cups: components["schemas"]["CupPart"][];
+        };
+        KitEntry: {
+            kit: components["schemas"]["Kit"];
+            /** Format: int32 */
+            basedOn?: number;
+            hand?: string;
+        };
+        LockPart: {
+            name: string;
+            /** Format: double */
+            raisesIn: number;
+            /** Format: double */
+            lockDeg?: number;
+            /** Format: double */
+            stemIn?: number;
+            /** @enum {string} */
+            groove?: "SQUARE" | "ROUND" | "MULTI";
+        };
+        RetainerPart: {
+            name: string;
+            /** Format: double */
+            raisesIn: number;
+            /** Format: double */
+            lockDeg?: number;
+        };
+        StoredKit: {
+            /** Format: uuid */
+            typeId: string;
+            kit: components["schemas"]["Kit"];
+            /** Format: int32 */
+            version?: number;
         };
         TestStart: {
             /** Format: uuid */
@@ -2713,13 +2919,14 @@ export interface components {
             remarks: components["schemas"]["Remark"][];
         };
         Fixing: {
+            head: string;
             /** Format: int32 */
             number: number;
             /** Format: int32 */
-            step: number;
+            done: number;
             /** Format: int32 */
             of: number;
-            waits?: string;
+            waits: boolean;
         };
         JobCount: {
             item: string;
@@ -2953,6 +3160,202 @@ export interface components {
             hand: string;
             /** Format: date-time */
             seenAt?: string;
+        };
+        Fixings: {
+            /** @enum {string} */
+            kind: "BOLT" | "STUD";
+            /** Format: int32 */
+            perSide: number;
+            sequence: number[];
+            stepsLbfFt: number[];
+            lubricant: string;
+            /** Format: double */
+            fastenerLbfFt?: number;
+            /** Format: double */
+            engineLbfFt?: number;
+            /** @enum {string} */
+            chosen: "FASTENER_MAKER" | "ENGINE_MAKER";
+            reason: string;
+            waiting: number[];
+            oneAtATime: boolean;
+        };
+        HeadEntry: {
+            head: components["schemas"]["HeadSheet"];
+            /** Format: int32 */
+            basedOn?: number;
+            hand: string;
+        };
+        HeadSheet: {
+            name: string;
+            /** Format: uuid */
+            madeFor: string;
+            bought: boolean;
+            /** @enum {string} */
+            grooveIntake?: "SQUARE" | "ROUND" | "MULTI";
+            /** @enum {string} */
+            grooveExhaust?: "SQUARE" | "ROUND" | "MULTI";
+            /** Format: double */
+            guidePlayIn?: number;
+            fixings?: components["schemas"]["Fixings"];
+            note?: string;
+        };
+        HeadMeasureLine: {
+            /** @enum {string} */
+            what: "VALVE_HEAD" | "STEM" | "MARGIN" | "VALVE_LENGTH" | "GUIDE_TOP" | "GUIDE_BOTTOM" | "SEAT_WIDTH" | "SEAT_SUNK" | "POCKET" | "HEIGHT" | "SEAL_GAP" | "CHAMBER" | "DECK_CUT" | "GASKET";
+            /** @enum {string} */
+            at: "VALVE" | "CYLINDER" | "BANK";
+            /** @enum {string} */
+            unit: "INCH" | "LBF" | "CC" | "DEG" | "PERCENT";
+            /** Format: int32 */
+            readings: number;
+            /** Format: int32 */
+            places: number;
+            /** Format: int32 */
+            missing: number;
+        };
+        HeadPlace: {
+            /** @description a valve, such as 3E or 3I1 */
+            valve?: string;
+            /** Format: int32 */
+            cylinder?: number;
+            /** Format: int32 */
+            bank?: number;
+        };
+        HeadReadingLine: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            what: "VALVE_HEAD" | "STEM" | "MARGIN" | "VALVE_LENGTH" | "GUIDE_TOP" | "GUIDE_BOTTOM" | "SEAT_WIDTH" | "SEAT_SUNK" | "POCKET" | "HEIGHT" | "SEAL_GAP" | "CHAMBER" | "DECK_CUT" | "GASKET";
+            /** @description a valve, such as 3E or 3I1 */
+            valve?: string;
+            /** Format: int32 */
+            cylinder?: number;
+            /** Format: int32 */
+            bank?: number;
+            /** Format: double */
+            figure: number;
+            hand: string;
+            /** Format: date-time */
+            takenAt: string;
+        };
+        HeadSpringLine: {
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            /** Format: uuid */
+            springId: string;
+            mark: string;
+            typeName: string;
+            /** Format: double */
+            heightIn?: number;
+            shims?: string;
+            retainer?: string;
+            locks?: string;
+            locator?: string;
+            /** Format: double */
+            sealGapIn?: number;
+            /** Format: double */
+            coilGapIn?: number;
+        };
+        HeadStayLine: {
+            /** Format: uuid */
+            engineId: string;
+            engineName: string;
+            /** Format: double */
+            fromHours: number;
+            /** Format: date-time */
+            fromAt: string;
+            /** Format: double */
+            toHours?: number;
+            /** Format: date-time */
+            toAt?: string;
+        };
+        HeadView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int32 */
+            version: number;
+            sheet: components["schemas"]["HeadSheet"];
+            madeForName: string;
+            layout: components["schemas"]["LayoutView"];
+            measures: components["schemas"]["HeadMeasureLine"][];
+            shows: components["schemas"]["Shows"][];
+            readings: components["schemas"]["HeadReadingLine"][];
+            on?: components["schemas"]["HeadStayLine"];
+            stays: components["schemas"]["HeadStayLine"][];
+            springs: components["schemas"]["HeadSpringLine"][];
+            jobs: components["schemas"]["JobLine"][];
+        };
+        JobLine: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            kind: "SPRINGS" | "ASSEMBLY" | "HEADS_ON";
+            /** Format: uuid */
+            engineId?: string;
+            /** Format: uuid */
+            headId?: string;
+            placeName: string;
+            title: string;
+            valves: string[];
+            /** Format: date-time */
+            startedAt: string;
+            /** Format: date-time */
+            endedAt?: string;
+            signedBy?: string;
+            /** Format: double */
+            engineHours: number;
+            parked?: string;
+        };
+        Shows: {
+            /** @enum {string} */
+            what: "VALVE_HEAD" | "STEM" | "MARGIN" | "VALVE_LENGTH" | "GUIDE_TOP" | "GUIDE_BOTTOM" | "SEAT_WIDTH" | "SEAT_SUNK" | "POCKET" | "HEIGHT" | "SEAL_GAP" | "CHAMBER" | "DECK_CUT" | "GASKET";
+            place: components["schemas"]["HeadPlace"];
+            /** Format: double */
+            figure: number;
+            readings: number[];
+            apart: boolean;
+        };
+        HeadFigure: {
+            /** @enum {string} */
+            what: "VALVE_HEAD" | "STEM" | "MARGIN" | "VALVE_LENGTH" | "GUIDE_TOP" | "GUIDE_BOTTOM" | "SEAT_WIDTH" | "SEAT_SUNK" | "POCKET" | "HEIGHT" | "SEAL_GAP" | "CHAMBER" | "DECK_CUT" | "GASKET";
+            /** @description a valve, such as 3E or 3I1 */
+            valve?: string;
+            /** Format: int32 */
+            cylinder?: number;
+            /** Format: int32 */
+            bank?: number;
+            /** Format: double */
+            figure: number;
+            hand: string;
+        };
+        FigureBack: {
+            hand: string;
+        };
+        HeadsComeOff: {
+            /** Format: uuid */
+            engineId: string;
+            /** Format: double */
+            engineHours: number;
+            name?: string;
+            hand: string;
+        };
+        HeadsOnAsk: {
+            gasket: string;
+            intakeRod?: string;
+            exhaustRod?: string;
+            newLifters: boolean;
+            /** @enum {string} */
+            state: "HOT" | "COLD";
+        };
+        HeadsOnStart: {
+            /** Format: uuid */
+            headId: string;
+            /** Format: uuid */
+            engineId: string;
+            /** Format: double */
+            engineHours: number;
+            hand: string;
+            ask: components["schemas"]["HeadsOnAsk"];
         };
         FittingEntry: {
             /** Format: uuid */
@@ -3580,6 +3983,9 @@ export interface components {
             lifters?: components["schemas"]["ArchivedLifters"];
         };
         JsonNode: {
+            /** @enum {string} */
+            nodeType?: "ARRAY" | "BINARY" | "BOOLEAN" | "MISSING" | "NULL" | "NUMBER" | "OBJECT" | "POJO" | "STRING";
+            integralNumber?: boolean;
             missingNode?: boolean;
             valueNode?: boolean;
             object?: boolean;
@@ -3595,16 +4001,13 @@ export interface components {
             textual?: boolean;
             boolean?: boolean;
             binary?: boolean;
-            /** @enum {string} */
-            nodeType?: "ARRAY" | "BINARY" | "BOOLEAN" | "MISSING" | "NULL" | "NUMBER" | "OBJECT" | "POJO" | "STRING";
-            integralNumber?: boolean;
             array?: boolean;
             empty?: boolean;
             null?: boolean;
             float?: boolean;
+            string?: boolean;
             container?: boolean;
             number?: boolean;
-            string?: boolean;
             embeddedValue?: boolean;
         };
         KeptEvent: {
@@ -3652,6 +4055,21 @@ export interface components {
         };
         DialAt: {
             place: string;
+        };
+        AssemblyAsk: {
+            /** Format: uuid */
+            typeIntake: string;
+            /** Format: uuid */
+            typeExhaust: string;
+            valves: string[];
+            sealIntake?: string;
+            sealExhaust?: string;
+        };
+        AssemblyStart: {
+            /** Format: uuid */
+            headId: string;
+            hand: string;
+            ask: components["schemas"]["AssemblyAsk"];
         };
         Checked: {
             /** Format: uuid */
@@ -3749,6 +4167,8 @@ export interface components {
             share: number;
             /** Format: double */
             rateLbfPerIn: number;
+            /** @enum {string} */
+            source: "MEASURED" | "SUBTRACTED" | "ESTIMATED";
         };
         AirCurve: {
             /** Format: double */
@@ -4952,6 +5372,53 @@ export interface components {
             ofTheLifter: boolean;
             grades: components["schemas"]["Grade"][];
         };
+        HeadLine: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            madeForName: string;
+            /** Format: uuid */
+            engineId?: string;
+            engineName?: string;
+            /** Format: int32 */
+            valves: number;
+            /** Format: int32 */
+            measured: number;
+            /** Format: int32 */
+            assembled: number;
+            /** Format: uuid */
+            openJob?: string;
+        };
+        BookLine: {
+            step: string;
+            title: string;
+            within?: components["schemas"]["Within"];
+            limit?: string;
+            /** Format: double */
+            figure?: number;
+            out: boolean;
+            words?: string;
+            hand?: string;
+            /** Format: date-time */
+            at?: string;
+        };
+        BookSide: {
+            name: string;
+            valves: components["schemas"]["BookValve"][];
+        };
+        BookValve: {
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            lines: components["schemas"]["BookLine"][];
+        };
+        BookView: {
+            head: string;
+            signedBy?: string;
+            /** Format: date-time */
+            signedAt?: string;
+            whole: components["schemas"]["BookLine"][];
+            sides: components["schemas"]["BookSide"][];
+        };
         LifterLife: {
             /** Format: uuid */
             lifterId: string;
@@ -5340,27 +5807,6 @@ export interface components {
             position: string;
             points: components["schemas"]["Point"][];
         };
-        JobLine: {
-            /** Format: uuid */
-            id: string;
-            /** @enum {string} */
-            kind: "SPRINGS" | "ASSEMBLY" | "HEADS_ON";
-            /** Format: uuid */
-            engineId?: string;
-            /** Format: uuid */
-            headId?: string;
-            placeName: string;
-            title: string;
-            valves: string[];
-            /** Format: date-time */
-            startedAt: string;
-            /** Format: date-time */
-            endedAt?: string;
-            signedBy?: string;
-            /** Format: double */
-            engineHours: number;
-            parked?: string;
-        };
         EngineHoursView: {
             /** Format: double */
             hours: number;
@@ -5706,6 +6152,54 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["StoredType"];
+                };
+            };
+        };
+    };
+    kit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StoredKit"];
+                };
+            };
+        };
+    };
+    putKit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KitEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StoredKit"];
                 };
             };
         };
@@ -6362,6 +6856,160 @@ export interface operations {
             };
         };
     };
+    head: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HeadView"];
+                };
+            };
+        };
+    };
+    putHead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HeadEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HeadView"];
+                };
+            };
+        };
+    };
+    read_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                readingId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HeadFigure"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HeadView"];
+                };
+            };
+        };
+    };
+    takeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                readingId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FigureBack"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HeadView"];
+                };
+            };
+        };
+    };
+    off: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HeadsComeOff"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HeadView"];
+                };
+            };
+        };
+    };
+    on: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HeadsOnStart"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JobView"];
+                };
+            };
+        };
+    };
     fit_1: {
         parameters: {
             query?: never;
@@ -6979,6 +7627,32 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    assemble: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AssemblyStart"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JobView"];
+                };
             };
         };
     };
@@ -7805,6 +8479,68 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["LookView"][];
+                };
+            };
+        };
+    };
+    heads: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HeadLine"][];
+                };
+            };
+        };
+    };
+    choice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    book: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BookView"];
                 };
             };
         };

@@ -25,6 +25,7 @@ import shim.app.record.Documents.Kind;
 import shim.app.spring.SpringRules.SpringRulesSheet;
 import shim.core.engine.EngineSheet;
 import shim.core.lash.RoundStory;
+import shim.core.spring.Kit;
 import shim.core.spring.SpringSheet;
 import shim.core.unit.Said;
 
@@ -47,6 +48,10 @@ class DocumentsTest extends ApiTest {
       case PLAN_AGREED -> named("shim.app.turnaround.Entered$AgreedSheet");
       case PART_ORDER -> named("shim.app.stock.Written$OrderSheet");
       case SERVICE -> named("shim.app.running.Services$ServiceSheet");
+      case SPRING_KIT -> Kit.class;
+      case HEAD_SHEET -> named("shim.app.head.HeadSheet");
+      case ASSEMBLY_PLAN -> named("shim.app.head.AssemblyPlanner$AssemblyPlanned");
+      case HEADS_ON_PLAN -> named("shim.app.head.HeadsOnPlanner$HeadsOnPlanned");
       case PART_KIND -> named("shim.app.stock.Written$PartSheet");
     };
   }

@@ -81,6 +81,20 @@ abstract class JobApi extends ApiTest {
     return e;
   }
 
+  /** A figure between the limits of what is read. */
+  private static double sound(Map<String, Object> step) {
+    @SuppressWarnings("unchecked")
+    Map<String, Object> within = (Map<String, Object>) step.get("within");
+    Number least = (Number) within.get("least");
+    Number most = (Number) within.get("most");
+    if (least != null) {
+      return most == null ? least.doubleValue() : (least.doubleValue() + most.doubleValue()) / 2;
+    }
+    return most == null
+        ? ((Number) within.get("possibleLow")).doubleValue()
+        : Math.max(most.doubleValue() / 2, ((Number) within.get("possibleLow")).doubleValue());
+  }
+
   /** Does what the walk asks for until a step is next. */
   String walkTo(String view, String id) {
     String now = view;
@@ -94,6 +108,9 @@ abstract class JobApi extends ApiTest {
       Map<String, Object> e = entry(now, (String) next.get("act"));
       e.put("step", next.get("id"));
       List.of("cylinder", "valve", "figure", "word").forEach(k -> e.put(k, next.get(k)));
+      if (next.get("within") != null) {
+        e.put("figure", sound(next));
+      }
       if (next.get("act").equals("LASH")) {
         e.put("figure", 0.012);
       }

@@ -73,7 +73,7 @@ public class ChangeRules {
       return order == null ? Route.USUAL : order;
     }
 
-    Schools schools() {
+    public Schools schools() {
       Schools u = Schools.USUAL;
       return new Schools(
           Objects.requireNonNullElse(freeing, u.freeing()),
@@ -84,7 +84,7 @@ public class ChangeRules {
           Objects.requireNonNullElse(plugsOut, u.plugsOut()));
     }
 
-    List<JobPlan.Torque> sheet() {
+    public List<JobPlan.Torque> sheet() {
       return torques == null ? List.of() : torques;
     }
   }

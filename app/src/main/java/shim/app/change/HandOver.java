@@ -10,9 +10,6 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import shim.app.http.Refusal;
-import shim.app.lash.Form;
-import shim.app.lash.Rounds;
 import shim.app.record.Maybe;
 import shim.app.running.Runs;
 import shim.app.spring.Springs;
@@ -24,9 +21,7 @@ import shim.core.change.JobPlan;
 import shim.core.change.SpringAct;
 import shim.core.change.StaysOpen;
 import shim.core.change.ValveState;
-import shim.core.crank.School;
 import shim.core.engine.Position;
-import shim.core.lash.WrittenRound.Phase;
 import shim.core.spring.Stack;
 import shim.core.walk.Act;
 import shim.core.walk.Done;
@@ -39,7 +34,7 @@ class HandOver {
   private static final String HEADS_ON = "heads on: gasket, torque and lash before anything runs";
 
   private final Springs springs;
-  private final Rounds rounds;
+  private final WalkLash lash;
   private final OpenItems items;
   private final ChangeRules rules;
   private final Runs runs;
@@ -47,7 +42,7 @@ class HandOver {
 
   HandOver(
       Springs springs,
-      Rounds rounds,
+      WalkLash lash,
       OpenItems items,
       ChangeRules rules,
       Runs runs,
@@ -56,7 +51,7 @@ class HandOver {
     this.rules = rules;
     this.runs = runs;
     this.springs = springs;
-    this.rounds = rounds;
+    this.lash = lash;
     this.items = items;
   }
 
@@ -92,7 +87,7 @@ class HandOver {
                 after.own().scrapped());
         change(job, p, m, d);
       }
-      case ZERO_LASH, LASH -> lash(job, d);
+      case ZERO_LASH, LASH -> lash.read(setting(job), d);
       default -> {
         // Nothing outside the job follows from it.
       }
@@ -128,21 +123,7 @@ class HandOver {
   /** A spring that is not the plan's must be one that lies in stock. */
   private UUID spring(JobPlanner.Planned planned, String mark) {
     UUID meant = planned.springs().get(mark.strip());
-    if (meant != null) {
-      return meant;
-    }
-    List<Springs.StoredSpring> named =
-        springs.all().stream()
-            .filter(s -> s.spring().mark().equalsIgnoreCase(mark.strip()) && !s.spring().scrapped())
-            .toList();
-    if (named.size() != 1) {
-      throw Refusal.invalid(
-          "word",
-          named.isEmpty()
-              ? "no spring marked \"" + mark + "\" lies in stock"
-              : "more than one spring is marked \"" + mark + "\"");
-    }
-    return named.get(0).id();
+    return meant != null ? meant : springs.named(mark);
   }
 
   /** Old spring out of the records, new one in, at these engine hours, with what was measured. */
@@ -212,51 +193,16 @@ class HandOver {
         "put back in a spring change");
   }
 
-  private void lash(Begun<JobPlanner.Planned> row, Done done) {
-    UUID round = Jobs.named(row.id(), "lash");
-    rounds.start(
-        round,
-        new Rounds.RoundStart(
-            row.engine(),
-            row.plan().ask().state(),
-            done.hand(),
-            row.engineHours(),
-            null,
-            School.COMPRESSION_TDC,
-            1,
-            false,
-            false,
-            "with a spring change",
-            done.at(),
-            row.plan().plan().valves().stream().map(JobPlan.Work::valve).toList(),
-            null));
-    boolean measured = done.act() == SpringAct.ZERO_LASH;
-    JobPlan.Sets sets = row.plan().plan().drive().sets();
-    rounds.setAgain(
-        round,
-        Jobs.named(row.id(), (measured ? "zero lash " : "lash ") + done.valve()),
-        new Rounds.ReadingEntry(
-            Objects.requireNonNull(done.valve()),
-            measured ? Phase.FOUND : Phase.LEFT,
-            form(sets),
-            measured || sets != JobPlan.Sets.LENGTH ? done.figure() : null,
-            null,
-            null,
-            done.word() == null ? String.valueOf(done.figure()) : done.word(),
-            !measured && sets == JobPlan.Sets.LENGTH ? done.figure() : null,
-            done.hand(),
-            null,
-            null,
-            null),
-        done.at());
-  }
-
-  private static Form form(JobPlan.Sets sets) {
-    return switch (sets) {
-      case LASH -> Form.FIGURE;
-      case TURNS -> Form.TURNS;
-      case LENGTH -> Form.LENGTH;
-    };
+  private static WalkLash.Setting setting(Begun<JobPlanner.Planned> job) {
+    JobPlan plan = job.plan().plan();
+    return new WalkLash.Setting(
+        job.id(),
+        job.engine(),
+        job.engineHours(),
+        job.plan().ask().state(),
+        plan.valves().stream().map(JobPlan.Work::valve).toList(),
+        plan.drive().sets(),
+        "with a spring change");
   }
 
   /** Opens an item under a name of its own in the job, so that doing it twice does it once. */
@@ -289,10 +235,7 @@ class HandOver {
 
   private void signed(Begun<JobPlanner.Planned> row, Job job, Done done) {
     if (job.valves().values().stream().anyMatch(ValveState::lashSet)) {
-      rounds.sign(
-          Jobs.named(row.id(), "lash"),
-          new Rounds.SignOff(done.hand(), null, "with a spring change", null),
-          done.at());
+      lash.sign(setting(row), done);
     }
     List<Position> standIns =
         row.plan().ask().valves().stream()

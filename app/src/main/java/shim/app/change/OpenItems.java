@@ -20,7 +20,7 @@ import shim.core.engine.Position;
 /** What stays open on an engine after a job: orders, stand-ins, things to look at again. */
 @Service
 @Transactional
-class OpenItems {
+public class OpenItems {
   private final OpenRows rows;
   private final Engines engines;
   private final Clock clock;
@@ -57,17 +57,17 @@ class OpenItems {
       @Nullable String closedWhy) {}
 
   /** By when an item is to be put right; nothing is at once. */
-  record Due(@Nullable Double hours, @Nullable Double used, @Nullable LocalDate on) {
-    static final Due AT_ONCE = new Due(null, null, null);
+  public record Due(@Nullable Double hours, @Nullable Double used, @Nullable LocalDate on) {
+    public static final Due AT_ONCE = new Due(null, null, null);
   }
 
   /** What an item is about; nothing is the whole engine. */
-  record About(@Nullable Position valve, @Nullable String part) {
-    static final About ENGINE = new About(null, null);
+  public record About(@Nullable Position valve, @Nullable String part) {
+    public static final About ENGINE = new About(null, null);
   }
 
   /** Keeps an open item; safe to repeat. */
-  void open(
+  public void open(
       UUID id,
       UUID engineId,
       @Nullable UUID jobId,
@@ -120,6 +120,13 @@ class OpenItems {
     row.closedWhy = why.strip();
     Because.of(hand, why);
     rows.saveAndFlush(row);
+  }
+
+  /** Puts right every open item of a kind. */
+  public void closeAll(UUID engineId, StaysOpen.Kind kind, String hand, String why) {
+    of(engineId).stream()
+        .filter(i -> i.kind() == kind && i.closedAt() == null)
+        .forEach(i -> close(engineId, i.id(), hand, why));
   }
 
   @Transactional(readOnly = true)

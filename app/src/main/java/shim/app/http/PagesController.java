@@ -15,6 +15,7 @@ class PagesController {
     "/springs/**",
     "/jobs/**",
     "/parts/**",
+    "/heads/**",
     "/practice",
     "/waiting",
     "/backup",

@@ -35,6 +35,10 @@ public class Documents {
     PART_ORDER(List.of(Documents::nothingMeasured)),
     PART_KIND,
     SERVICE,
+    SPRING_KIT,
+    HEAD_SHEET,
+    ASSEMBLY_PLAN,
+    HEADS_ON_PLAN,
     /**
      * What was said of a round when it was signed; at first its whole story was kept, and until
      * version 2 in words.

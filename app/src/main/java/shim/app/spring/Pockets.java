@@ -23,6 +23,7 @@ import shim.core.spring.Fit;
 import shim.core.spring.FitLimits;
 import shim.core.spring.HeightPlan;
 import shim.core.spring.LoadCurve;
+import shim.core.spring.SpringChoice;
 import shim.core.spring.SpringSheet;
 import shim.core.spring.SpringType;
 import shim.core.spring.Stack;
@@ -72,6 +73,27 @@ public class Pockets {
     EngineSheet.UseSheet use = stored.sheet().use();
     Double boost = use == null ? null : use.boostPsi();
     return new House(stored.engine(), sheet, boost == null ? 0 : boost);
+  }
+
+  /** What an engine and its team ask of any kind of spring, each at the height it wants itself. */
+  public SpringChoice.Asked asked(UUID engineId) {
+    House house = house(engineId);
+    Map<ValveKind, Double> boost = new HashMap<>();
+    Map<ValveKind, List<WeakestLink.Limit>> links = new HashMap<>();
+    for (ValveKind kind : ValveKind.values()) {
+      boost.put(kind, house.boostLbf(kind));
+      links.put(kind, house.sheet().limits(kind));
+    }
+    return new SpringChoice.Asked(
+        house.engine(),
+        house.sheet().fit(),
+        tolerance(house.sheet()),
+        house.sheet().shims(),
+        house.school(),
+        Map.of(),
+        boost,
+        links,
+        house.sheet().rpm());
   }
 
   /** A way to another height, and what the spring does there. */

@@ -23,6 +23,7 @@ import shim.core.spring.Candidate;
 import shim.core.spring.Fit;
 import shim.core.spring.FitLimits;
 import shim.core.spring.HeightPlan;
+import shim.core.spring.Kit;
 import shim.core.spring.SpringCheck;
 import shim.core.spring.SpringSheet;
 import shim.core.spring.SpringSort;
@@ -36,9 +37,16 @@ class SpringController {
   private final SpringSets sets;
   private final SpringRules rules;
   private final Pockets pockets;
+  private final SpringKits kits;
 
   SpringController(
-      SpringTypes types, Springs springs, SpringSets sets, SpringRules rules, Pockets pockets) {
+      SpringTypes types,
+      Springs springs,
+      SpringSets sets,
+      SpringRules rules,
+      Pockets pockets,
+      SpringKits kits) {
+    this.kits = kits;
     this.sets = sets;
     this.pockets = pockets;
     this.types = types;
@@ -84,6 +92,22 @@ class SpringController {
       @RequestParam(required = false) @Size(max = 12, message = Because.INITIALS)
           @Nullable String who) {
     return types.put(id, sheet, who);
+  }
+
+  /** What a kind can be had with, as entered; {@code basedOn} is the version it was changed on. */
+  record KitEntry(
+      @NotNull Kit kit,
+      @Nullable Integer basedOn,
+      @Nullable @Size(max = 12, message = Because.INITIALS) String hand) {}
+
+  @GetMapping("/api/spring-types/{id}/kit")
+  SpringKits.StoredKit kit(@PathVariable UUID id) {
+    return kits.of(id);
+  }
+
+  @PutMapping("/api/spring-types/{id}/kit")
+  SpringKits.StoredKit putKit(@PathVariable UUID id, @RequestBody KitEntry entry) {
+    return kits.put(id, entry.kit(), entry.basedOn(), entry.hand());
   }
 
   @GetMapping("/api/springs")

@@ -40,9 +40,16 @@ public class Springs {
   private final FittingRows fittings;
   private final SpringTypes types;
   private final Fittings<FittingRow> stays;
+  private final List<SpringsElsewhere> elsewhere;
 
   Springs(
-      SpringRowsById rows, FittingRows fittings, SpringTypes types, Engines engines, Clock clock) {
+      SpringRowsById rows,
+      FittingRows fittings,
+      SpringTypes types,
+      Engines engines,
+      Clock clock,
+      List<SpringsElsewhere> elsewhere) {
+    this.elsewhere = elsewhere;
     this.rows = rows;
     this.fittings = fittings;
     this.types = types;
@@ -112,6 +119,11 @@ public class Springs {
       return Stack.read(shims, locks, retainer);
     }
 
+    /** Height of the bare pocket, as far as anybody can tell what is in. */
+    public Optional<Double> bareHeightIn() {
+      return heightIn == null ? Optional.empty() : stack().map(s -> s.bareIn(heightIn));
+    }
+
     private Fittings.Stay stay() {
       return new Fittings.Stay(engineId, valve, fromHours, fittedAt, toHours, removedAt, hand, why);
     }
@@ -173,6 +185,10 @@ public class Springs {
     SpringRow spring =
         rows.findById(entry.springId()).orElseThrow(() -> Refusal.notFound("no such spring"));
     requireHeight(entry, types.get(spring.typeId).type().referenceHeightIn());
+    if (entry.toHours() == null && away().contains(spring.id)) {
+      throw Refusal.invalid(
+          "springId", "spring " + spring.mark + " is on a head on the rack: take it off first");
+    }
     FittingRow row =
         stays.put(id, new Fittings.Part(spring.id, spring.mark, spring.scrapped), entry.stay());
     row.heightIn = entry.heightIn();
@@ -208,11 +224,17 @@ public class Springs {
     return rows.findAllByOrderByMark().stream().map(Springs::view).toList();
   }
 
-  /** Springs that lie in stock: in no engine, and not scrapped. */
+  private Set<UUID> away() {
+    Set<UUID> away = new HashSet<>();
+    elsewhere.forEach(e -> away.addAll(e.elsewhere()));
+    return away;
+  }
+
+  /** Springs that lie in stock: in no engine, on no head, and not scrapped. */
   @Transactional(readOnly = true)
   public List<StoredSpring> free() {
     List<StoredSpring> all = all();
-    Set<UUID> in = new HashSet<>();
+    Set<UUID> in = new HashSet<>(away());
     fittingsOf(all.stream().map(StoredSpring::id).toList()).stream()
         .filter(StoredFitting::open)
         .forEach(f -> in.add(f.fitting().springId()));
@@ -224,6 +246,23 @@ public class Springs {
     return rows.findById(id)
         .map(Springs::view)
         .orElseThrow(() -> Refusal.notFound("there is no such spring here"));
+  }
+
+  /** The one spring of a mark that is not scrapped; refused at the word where there is none. */
+  @Transactional(readOnly = true)
+  public UUID named(String mark) {
+    List<StoredSpring> named =
+        all().stream()
+            .filter(s -> s.spring().mark().equalsIgnoreCase(mark.strip()) && !s.spring().scrapped())
+            .toList();
+    if (named.size() != 1) {
+      throw Refusal.invalid(
+          "word",
+          named.isEmpty()
+              ? "no spring marked \"" + mark + "\" lies in stock"
+              : "more than one spring is marked \"" + mark + "\"");
+    }
+    return named.get(0).id();
   }
 
   @Transactional(readOnly = true)

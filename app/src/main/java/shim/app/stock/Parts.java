@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -12,6 +13,7 @@ import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
 import shim.app.http.Refusal;
 import shim.app.record.Documents;
+import shim.app.record.Maybe;
 import shim.app.record.Sheets;
 import shim.app.stock.Written.PartSheet;
 import shim.core.stock.Measure;
@@ -40,6 +42,12 @@ public class Parts {
   @Transactional(readOnly = true)
   Optional<PartSheet> of(UUID id) {
     return kept(id).map(Sheets.Kept::sheet);
+  }
+
+  /** What one of a kind costs, where somebody wrote it down. */
+  @Transactional(readOnly = true)
+  public OptionalDouble price(UUID kindId) {
+    return Maybe.of(of(kindId).map(PartSheet::price).orElse(null));
   }
 
   private Optional<Sheets.Kept<PartSheet>> kept(UUID id) {

@@ -48,10 +48,11 @@ public final class JobViews {
   /**
    * One fixing of a head, on the tally.
    *
-   * @param step how many of its steps are done
-   * @param waits it cannot be reached yet, and why
+   * @param head the one it holds
+   * @param done how many of its steps are
+   * @param waits it cannot be reached yet
    */
-  public record Fixing(int number, int step, int of, @Nullable String waits) {}
+  public record Fixing(String head, int number, int done, int of, boolean waits) {}
 
   /** How a kind of walk shows itself. */
   public record Shown(

@@ -6,7 +6,11 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
+import shim.core.engine.Adjuster;
+import shim.core.engine.Engine;
+import shim.core.engine.Lifter;
 import shim.core.engine.Position;
+import shim.core.engine.PreloadSpec;
 import shim.core.unit.Figures;
 import shim.core.unit.InWords;
 
@@ -130,6 +134,31 @@ public record JobPlan(
       boolean innerOut,
       @Nullable String clampRule,
       @Nullable Boolean byLength) {
+    /**
+     * As an engine has it.
+     *
+     * @param clampsHead its rocker fixings hold the head down too
+     */
+    public static Drive of(
+        Engine engine,
+        boolean clampsHead,
+        @Nullable String clampRule,
+        boolean intakeOff,
+        boolean innerOut) {
+      boolean pushrods =
+          engine.drive().lifter() != Lifter.BUCKET
+              && engine.drive().adjuster() != Adjuster.BUCKET_SHIM;
+      PreloadSpec preload = engine.drive().preload();
+      return new Drive(
+          pushrods,
+          engine.drive().lifter().hydraulic(),
+          clampsHead,
+          intakeOff,
+          innerOut,
+          clampsHead ? clampRule : null,
+          preload != null && preload.unit() == PreloadSpec.Unit.INCH);
+    }
+
     public Sets sets() {
       if (!hydraulic) {
         return Sets.LASH;

@@ -9,11 +9,8 @@ import java.util.Set;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import shim.core.crank.CrankModel;
-import shim.core.engine.Adjuster;
 import shim.core.engine.Engine;
-import shim.core.engine.Lifter;
 import shim.core.engine.Position;
-import shim.core.engine.PreloadSpec;
 import shim.core.spring.Stack;
 import shim.core.unit.Known;
 
@@ -169,7 +166,7 @@ public record JobWish(
         route(engine, order),
         new TreeMap<>(engine.layout().compressionTdcDeg()),
         valves.stream().map(w -> work(w, Known.in(pockets, w.valve()), in, shop)).toList(),
-        drive(engine, shop),
+        JobPlan.Drive.of(engine, shop.fixingClampsHead(), shop.clampRule(), intakeOff, innerOut),
         shop.schools(),
         shop.torques(),
         air);
@@ -186,20 +183,5 @@ public record JobWish(
         new JobPlan.Height(
             pocket.targetIn(), shop.toleranceIn(), shop.gaugeLowIn(), shop.gaugeHighIn()),
         pocket.damper());
-  }
-
-  private JobPlan.Drive drive(Engine engine, Shop shop) {
-    boolean pushrods =
-        engine.drive().lifter() != Lifter.BUCKET
-            && engine.drive().adjuster() != Adjuster.BUCKET_SHIM;
-    PreloadSpec preload = engine.drive().preload();
-    return new JobPlan.Drive(
-        pushrods,
-        engine.drive().lifter().hydraulic(),
-        shop.fixingClampsHead(),
-        intakeOff,
-        innerOut,
-        shop.fixingClampsHead() ? shop.clampRule() : null,
-        preload != null && preload.unit() == PreloadSpec.Unit.INCH);
   }
 }

@@ -96,6 +96,18 @@ public record StaysOpen(
     return open;
   }
 
+  /**
+   * What heads that were put on leave open.
+   *
+   * @param resetHours after which lash is set and fixings are torqued anew; empty takes the usual
+   */
+  public static List<StaysOpen> afterHeadsOn(
+      List<Position> valves, double engineHours, OptionalDouble resetHours) {
+    return List.of(
+        of(Kind.RECHECK, valves, OptionalDouble.of(engineHours + RECHECK_HOURS)),
+        of(Kind.RESET, List.of(), OptionalDouble.of(engineHours + resetHours.orElse(RESET_HOURS))));
+  }
+
   /** Valves whose spring is of another set than most: open until the set is whole again. */
   private static List<StaysOpen> odd(Map<Position, String> sets) {
     String most =

@@ -42,6 +42,11 @@ public record Stack(List<Double> shimsIn, double lockIn, double retainerIn) {
     return shimsIn.stream().mapToDouble(s -> s).sum() - lockIn - retainerIn;
   }
 
+  /** Height of the bare pocket with plain locks and the usual retainer, from one with these. */
+  public double bareIn(double heightIn) {
+    return fine(heightIn + takesIn());
+  }
+
   /**
    * What is written down of the parts that are in.
    *

@@ -1,0 +1,171 @@
+package shim.app.head;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import shim.app.head.HeadViews.BookView;
+import shim.app.head.HeadViews.HeadLine;
+import shim.app.head.HeadViews.HeadView;
+import shim.app.record.Hours;
+import shim.app.record.Initials;
+import shim.app.walk.JobKind;
+import shim.app.walk.JobReader;
+import shim.app.walk.JobViews.JobView;
+import shim.app.walk.Jobs;
+import shim.core.engine.Position;
+import shim.core.head.HeadMeasure;
+import shim.core.spring.SpringChoice;
+
+/** Heads: what is measured, which springs suit, assembling them, putting them on. */
+@RestController
+class HeadController {
+  private final Heads heads;
+  private final HeadReader reader;
+  private final HeadChoice choice;
+  private final HeadsOff off;
+  private final AssemblyPlanner assemblies;
+  private final HeadsOnPlanner ons;
+  private final Jobs jobs;
+  private final JobReader jobReader;
+
+  HeadController(
+      Heads heads,
+      HeadReader reader,
+      HeadChoice choice,
+      HeadsOff off,
+      AssemblyPlanner assemblies,
+      HeadsOnPlanner ons,
+      Jobs jobs,
+      JobReader jobReader) {
+    this.heads = heads;
+    this.reader = reader;
+    this.choice = choice;
+    this.off = off;
+    this.assemblies = assemblies;
+    this.ons = ons;
+    this.jobs = jobs;
+    this.jobReader = jobReader;
+  }
+
+  /** Heads as entered; {@code basedOn} is the version they were changed on, null for new ones. */
+  record HeadEntry(
+      @NotNull @Valid HeadSheet head, @Nullable Integer basedOn, @Initials String hand) {}
+
+  /** One figure: at a valve, in a chamber or of one bank's head. */
+  record HeadFigure(
+      @NotNull HeadMeasure what,
+      @Nullable Position valve,
+      @Nullable Integer cylinder,
+      @Nullable Integer bank,
+      double figure,
+      @Initials String hand) {}
+
+  /** Who takes a figure back. */
+  record FigureBack(@Initials String hand) {}
+
+  /** Heads that come off; heads without a record get one under this name. */
+  record HeadsComeOff(
+      @NotNull UUID engineId,
+      @Hours double engineHours,
+      @Nullable @Size(max = 40, message = "40 letters at most") String name,
+      @Initials String hand) {}
+
+  /** How an assembly begins. */
+  record AssemblyStart(
+      @NotNull UUID headId,
+      @Initials String hand,
+      @NotNull @Valid AssemblyPlanner.AssemblyAsk ask) {}
+
+  /** How putting heads on begins. */
+  record HeadsOnStart(
+      @NotNull UUID headId,
+      @NotNull UUID engineId,
+      @Hours double engineHours,
+      @Initials String hand,
+      @NotNull @Valid HeadsOnPlanner.HeadsOnAsk ask) {}
+
+  @GetMapping("/api/heads")
+  List<HeadLine> heads() {
+    return reader.all();
+  }
+
+  @GetMapping("/api/heads/{id}")
+  HeadView head(@PathVariable UUID id) {
+    return reader.view(id);
+  }
+
+  @PutMapping("/api/heads/{id}")
+  HeadView putHead(@PathVariable UUID id, @RequestBody HeadEntry entry) {
+    heads.put(id, entry.head(), entry.basedOn(), entry.hand());
+    return reader.view(id);
+  }
+
+  @PutMapping("/api/heads/{id}/readings/{readingId}")
+  HeadView read(
+      @PathVariable UUID id, @PathVariable UUID readingId, @RequestBody HeadFigure figure) {
+    heads.read(
+        id,
+        readingId,
+        new Heads.ReadingEntered(
+            figure.what(),
+            figure.valve(),
+            figure.cylinder(),
+            figure.bank(),
+            figure.figure(),
+            figure.hand()));
+    return reader.view(id);
+  }
+
+  @PutMapping("/api/heads/{id}/readings/{readingId}/taken-back")
+  HeadView takeBack(
+      @PathVariable UUID id, @PathVariable UUID readingId, @RequestBody FigureBack back) {
+    heads.takeBack(id, readingId, back.hand());
+    return reader.view(id);
+  }
+
+  /** All kinds of spring, ranked for these heads and the cam of the engine they are made for. */
+  @GetMapping("/api/heads/{id}/springs")
+  SpringChoice choice(@PathVariable UUID id) {
+    return choice.all(id);
+  }
+
+  /** Heads come off an engine, with the springs that are on them. */
+  @PutMapping("/api/heads/{id}/off")
+  HeadView off(@PathVariable UUID id, @RequestBody HeadsComeOff come) {
+    off.off(id, come.engineId(), come.engineHours(), come.name(), come.hand());
+    return reader.view(id);
+  }
+
+  @PutMapping("/api/assemblies/{id}")
+  JobView assemble(@PathVariable UUID id, @RequestBody AssemblyStart start) {
+    jobs.start(
+        id,
+        new Jobs.Start(JobKind.ASSEMBLY, null, start.headId(), 0, start.hand()),
+        () -> assemblies.plan(start.headId(), start.ask()));
+    return jobReader.view(id);
+  }
+
+  @PutMapping("/api/heads-on/{id}")
+  JobView on(@PathVariable UUID id, @RequestBody HeadsOnStart start) {
+    jobs.start(
+        id,
+        new Jobs.Start(
+            JobKind.HEADS_ON, start.engineId(), start.headId(), start.engineHours(), start.hand()),
+        () -> ons.plan(start.headId(), start.engineId(), start.ask()));
+    return jobReader.view(id);
+  }
+
+  /** The assembly book, one page a head. */
+  @GetMapping("/api/heads/{id}/book")
+  BookView book(@PathVariable UUID id) {
+    return reader.book(id);
+  }
+}

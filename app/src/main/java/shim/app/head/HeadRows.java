@@ -1,0 +1,26 @@
+package shim.app.head;
+
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface HeadReadingRows extends JpaRepository<HeadReadingRow, UUID> {
+  List<HeadReadingRow> findByHeadIdAndTakenBackFalseOrderByPlace(UUID headId);
+
+  @Query("select max(r.place) from HeadReadingRow r where r.headId = :headId")
+  @Nullable Long last(UUID headId);
+}
+
+interface HeadStayRows extends JpaRepository<HeadStayRow, UUID> {
+  List<HeadStayRow> findByHeadIdOrderByFromAt(UUID headId);
+
+  List<HeadStayRow> findByEngineIdAndToHoursIsNull(UUID engineId);
+}
+
+interface HeadSpringRows extends JpaRepository<HeadSpringRow, UUID> {
+  List<HeadSpringRow> findByHeadIdAndTakenAtIsNullOrderByValve(UUID headId);
+
+  List<HeadSpringRow> findByTakenAtIsNull();
+}
