@@ -4005,9 +4005,9 @@ export interface components {
             empty?: boolean;
             null?: boolean;
             float?: boolean;
-            string?: boolean;
             container?: boolean;
             number?: boolean;
+            string?: boolean;
             embeddedValue?: boolean;
         };
         KeptEvent: {
@@ -5388,6 +5388,91 @@ export interface components {
             assembled: number;
             /** Format: uuid */
             openJob?: string;
+        };
+        Against: {
+            /** @enum {string} */
+            weight: "KNOW" | "ASK" | "STOP";
+            said: components["schemas"]["Said"];
+            valves: string[];
+        };
+        Alone: {
+            /** Format: double */
+            loadLbf: number;
+            /** @enum {string} */
+            source: "MEASURED" | "SUBTRACTED" | "ESTIMATED";
+        };
+        AtValve: {
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            way: components["schemas"]["Way"];
+            retainer?: components["schemas"]["RetainerPart"];
+            locks?: components["schemas"]["LockPart"];
+            cup?: components["schemas"]["CupPart"];
+            fit: components["schemas"]["Fit"];
+            /** Format: double */
+            ringBindIn?: number;
+            /** @enum {string} */
+            mismatch?: "ANGLE" | "STEM" | "GROOVE";
+        };
+        BreakIn: {
+            /** Format: double */
+            openLbf: number;
+            outerLbf?: components["schemas"]["Alone"];
+            /** @enum {string} */
+            gentle: "WHOLE" | "INNER_OUT" | "LIGHTER_SET";
+            /** @enum {string} */
+            hearty: "WHOLE" | "INNER_OUT" | "LIGHTER_SET";
+        };
+        KindOf: {
+            id: string;
+            sheet: components["schemas"]["SpringSheet"];
+            type: components["schemas"]["SpringType"];
+            kit: components["schemas"]["Kit"];
+            /** Format: int32 */
+            inStock: number;
+            price: {
+                empty?: boolean;
+                present?: boolean;
+                /** Format: double */
+                asDouble?: number;
+            };
+        };
+        LoadCurve: {
+            points: components["schemas"]["At"][];
+        };
+        Ranked: {
+            kind: components["schemas"]["KindOf"];
+            /** @enum {string} */
+            verdict: "FITS" | "WITH_QUESTIONS" | "NOT";
+            at: components["schemas"]["AtValve"][];
+            reasons: components["schemas"]["Against"][];
+            /** Format: int32 */
+            cuts: number;
+            exceeded: components["schemas"]["Link"][];
+            breakIn?: components["schemas"]["BreakIn"];
+        };
+        SpringChoice: {
+            kinds: components["schemas"]["Ranked"][];
+        };
+        SpringType: {
+            name: string;
+            /** @enum {string} */
+            form: "SINGLE" | "SINGLE_WITH_DAMPER" | "DUAL" | "DUAL_WITH_DAMPER" | "TRIPLE" | "BEEHIVE" | "CONICAL";
+            curve: components["schemas"]["LoadCurve"];
+            /** Format: double */
+            referenceHeightIn: number;
+            /** Format: double */
+            bindIn?: number;
+            /** Format: double */
+            odIn?: number;
+            /** Format: double */
+            maxLiftIn?: number;
+            /** Format: double */
+            lifeHours?: number;
+            /** Format: double */
+            lossLimit: number;
+            /** Format: double */
+            leastSeatLbf?: number;
         };
         BookLine: {
             step: string;
@@ -8519,7 +8604,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "*/*": components["schemas"]["SpringChoice"];
+                };
             };
         };
     };

@@ -202,7 +202,8 @@ class AssemblyPlanner {
   }
 
   /** Which spring of those in stock goes where: the fit first, then even loads. */
-  private Map<Position, Springs.StoredSpring> sorted(UUID type, List<AtValve> at, HeadSheet sheet) {
+  private Map<Position, Springs.StoredSpring> sorted(
+      UUID type, List<AtValve> at, HeadSheet sheet, AssemblyAsk ask) {
     if (at.isEmpty()) {
       return Map.of();
     }

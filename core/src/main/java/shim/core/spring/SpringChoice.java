@@ -86,7 +86,7 @@ public record SpringChoice(List<Ranked> kinds) {
       KindOf kind,
       Verdict verdict,
       List<AtValve> at,
-      List<Reason> reasons,
+      List<Against> reasons,
       int cuts,
       List<WeakestLink.Link> exceeded,
       Optional<BreakIn> breakIn) {
@@ -122,8 +122,8 @@ public record SpringChoice(List<Ranked> kinds) {
       Kit.@Nullable Mismatch mismatch) {}
 
   /** Something said of a kind, and the valves it is said of. */
-  public record Reason(Fit.Weight weight, Said said, List<Position> valves) {
-    public Reason {
+  public record Against(Fit.Weight weight, Said said, List<Position> valves) {
+    public Against {
       valves = List.copyOf(valves);
     }
   }
@@ -293,17 +293,17 @@ public record SpringChoice(List<Ranked> kinds) {
 
   /** Things said, gathered by what is said; figures of the first valve stand for all. */
   private static final class Reasons {
-    private final Map<String, Reason> byCode = new LinkedHashMap<>();
+    private final Map<String, Against> byCode = new LinkedHashMap<>();
 
     void add(Fit.Weight weight, Said said, @Nullable Position valve) {
       List<Position> here = valve == null ? List.of() : List.of(valve);
       byCode.merge(
           weight + said.code() + said.name(),
-          new Reason(weight, said, here),
+          new Against(weight, said, here),
           (a, b) -> {
             List<Position> both = new ArrayList<>(a.valves());
             b.valves().stream().filter(p -> !both.contains(p)).forEach(both::add);
-            return new Reason(weight, a.said(), both);
+            return new Against(weight, a.said(), both);
           });
     }
 
@@ -311,9 +311,9 @@ public record SpringChoice(List<Ranked> kinds) {
       return byCode.values().stream().anyMatch(r -> r.weight() == weight);
     }
 
-    List<Reason> all() {
+    List<Against> all() {
       return byCode.values().stream()
-          .sorted(Comparator.comparing(Reason::weight).reversed())
+          .sorted(Comparator.comparing(Against::weight).reversed())
           .toList();
     }
   }

@@ -83,7 +83,7 @@ class SpringChoiceTest {
   }
 
   private static List<String> codes(Ranked r) {
-    return r.reasons().stream().map(SpringChoice.Reason::said).map(Said::code).toList();
+    return r.reasons().stream().map(SpringChoice.Against::said).map(Said::code).toList();
   }
 
   /** 1.966 less one shim of 0.015 is 1.951; 1.951 − 0.640 − 1.180 leaves 0.131 to bind. */
