@@ -9,6 +9,15 @@ import { SpringSheetPage } from "./features/fatigue/SpringSheetPage";
 import { SpringsPage } from "./features/fatigue/SpringsPage";
 import { TestPage } from "./features/fatigue/TestPage";
 import { TestStartPage } from "./features/fatigue/TestStartPage";
+import { AssemblePage } from "./features/head/AssemblePage";
+import { BookPage } from "./features/head/BookPage";
+import { ChoicePage } from "./features/head/ChoicePage";
+import { HeadBoxPage } from "./features/head/HeadBoxPage";
+import { HeadOrderPage } from "./features/head/HeadOrderPage";
+import { HeadPage } from "./features/head/HeadPage";
+import { HeadsOnPage } from "./features/head/HeadsOnPage";
+import { HeadsPage } from "./features/head/HeadsPage";
+import { MeasurePage } from "./features/head/MeasurePage";
 import { EnginesPage, HomePage } from "./features/home/HomePage";
 import { FilesPage } from "./features/interchange/FilesPage";
 import { BarPage } from "./features/lash/BarPage";
@@ -97,6 +106,15 @@ const routeTree = rootRoute.addChildren([
   at("/jobs/$id/bar", JobBarPage),
   at("/parts", PartsPage),
   at("/parts/lists", ListsPage),
+  at("/parts/heads", HeadsPage),
+  at("/heads/$id", HeadPage),
+  at("/heads/$id/measure", MeasurePage),
+  at("/heads/$id/springs", ChoicePage),
+  at("/heads/$id/box", HeadBoxPage),
+  at("/heads/$id/order", HeadOrderPage),
+  at("/heads/$id/assemble", AssemblePage),
+  at("/heads/$id/book", BookPage),
+  at("/heads/$id/on", HeadsOnPage),
   at("/practice", PracticePage),
   at("/waiting", WaitingPage),
   at("/backup", BackupPage),

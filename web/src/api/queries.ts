@@ -356,3 +356,33 @@ export const dial = (live: boolean) =>
     queryFn: () => answered(api.GET("/api/dial")),
     refetchInterval: (q) => (live && q.state.data?.connected ? 250 : false),
   });
+
+/** All heads with a record of their own. */
+export const heads = () =>
+  queryOptions({ queryKey: ["heads"], queryFn: () => answered(api.GET("/api/heads")) });
+
+export const head = (id: string) =>
+  queryOptions({
+    queryKey: ["heads", id],
+    queryFn: () => answered(api.GET("/api/heads/{id}", { params: { path: { id } } })),
+  });
+
+/** Kinds of spring, ranked for some heads. */
+export const headSprings = (id: string) =>
+  queryOptions({
+    queryKey: ["heads", id, "springs"],
+    queryFn: () => answered(api.GET("/api/heads/{id}/springs", { params: { path: { id } } })),
+  });
+
+export const headBook = (id: string) =>
+  queryOptions({
+    queryKey: ["heads", id, "book"],
+    queryFn: () => answered(api.GET("/api/heads/{id}/book", { params: { path: { id } } })),
+  });
+
+/** What a kind of spring can be had with. */
+export const springKit = (typeId: string) =>
+  queryOptions({
+    queryKey: ["spring-kit", typeId],
+    queryFn: () => answered(api.GET("/api/spring-types/{id}/kit", { params: { path: { id: typeId } } })),
+  });

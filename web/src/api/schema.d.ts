@@ -3983,12 +3983,7 @@ export interface components {
             lifters?: components["schemas"]["ArchivedLifters"];
         };
         JsonNode: {
-            /** @enum {string} */
-            nodeType?: "ARRAY" | "BINARY" | "BOOLEAN" | "MISSING" | "NULL" | "NUMBER" | "OBJECT" | "POJO" | "STRING";
             integralNumber?: boolean;
-            missingNode?: boolean;
-            valueNode?: boolean;
-            object?: boolean;
             pojo?: boolean;
             floatingPointNumber?: boolean;
             short?: boolean;
@@ -4001,13 +3996,18 @@ export interface components {
             textual?: boolean;
             boolean?: boolean;
             binary?: boolean;
+            valueNode?: boolean;
+            missingNode?: boolean;
+            object?: boolean;
+            /** @enum {string} */
+            nodeType?: "ARRAY" | "BINARY" | "BOOLEAN" | "MISSING" | "NULL" | "NUMBER" | "OBJECT" | "POJO" | "STRING";
             array?: boolean;
             empty?: boolean;
             null?: boolean;
             float?: boolean;
+            string?: boolean;
             container?: boolean;
             number?: boolean;
-            string?: boolean;
             embeddedValue?: boolean;
         };
         KeptEvent: {
@@ -5423,6 +5423,16 @@ export interface components {
             /** @enum {string} */
             hearty: "WHOLE" | "INNER_OUT" | "LIGHTER_SET";
         };
+        HeadChoiceView: {
+            kinds: components["schemas"]["Ranked"][];
+            lifts: {
+                [key: string]: number;
+            };
+            /** Format: double */
+            toleranceIn: number;
+            shimsIn: number[];
+            clearances: components["schemas"]["Sheet"];
+        };
         KindOf: {
             id: string;
             sheet: components["schemas"]["SpringSheet"];
@@ -5430,12 +5440,8 @@ export interface components {
             kit: components["schemas"]["Kit"];
             /** Format: int32 */
             inStock: number;
-            price: {
-                empty?: boolean;
-                present?: boolean;
-                /** Format: double */
-                asDouble?: number;
-            };
+            /** Format: double */
+            price?: number;
         };
         LoadCurve: {
             points: components["schemas"]["At"][];
@@ -5450,9 +5456,10 @@ export interface components {
             cuts: number;
             exceeded: components["schemas"]["Link"][];
             breakIn?: components["schemas"]["BreakIn"];
-        };
-        SpringChoice: {
-            kinds: components["schemas"]["Ranked"][];
+            /** Format: int32 */
+            toBuy: number;
+            /** Format: double */
+            cost?: number;
         };
         SpringType: {
             name: string;
@@ -8605,7 +8612,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SpringChoice"];
+                    "*/*": components["schemas"]["HeadChoiceView"];
                 };
             };
         };

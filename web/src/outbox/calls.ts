@@ -5,7 +5,12 @@ import type { RoundChange } from "../api/roundChange";
 import { type Contents, nameOf } from "./parcel";
 
 /** What Shim answers to a parcel; nothing where it only says that it has it. */
-export type Reply = RoundChange | Schemas["SpringTestView"] | Schemas["JobView"] | undefined;
+export type Reply =
+  | RoundChange
+  | Schemas["SpringTestView"]
+  | Schemas["JobView"]
+  | Schemas["HeadView"]
+  | undefined;
 
 export const isRoundChange = (reply: NonNullable<Reply>): reply is RoundChange =>
   "valves" in reply && !("engineId" in reply);
@@ -35,6 +40,16 @@ export function call(p: Contents): Promise<Reply> {
     case "found":
     case "foundPhoto":
       return jobCall(p);
+    case "figure": {
+      const path = { id: p.headId, readingId: p.figureId };
+      return answered(
+        api.PUT("/api/heads/{id}/readings/{readingId}", {
+          params: { path },
+          body: p.body,
+          ...patience(USUAL_MS),
+        }),
+      );
+    }
   }
 }
 

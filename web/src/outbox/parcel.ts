@@ -45,6 +45,7 @@ const contents = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("act"), jobId: id, actId: id, body: entry<Schemas["ActEntry"]>() }),
   z.object({ kind: z.literal("found"), jobId: id, findingId: id, body: entry<Schemas["FindingEntry"]>() }),
   z.object({ kind: z.literal("foundPhoto"), jobId: id, findingId: id }),
+  z.object({ kind: z.literal("figure"), headId: id, figureId: id, body: entry<Schemas["HeadFigure"]>() }),
 ]);
 
 const answerOf = z.object({ status: z.number(), words: z.string() });
@@ -90,6 +91,8 @@ export function nameOf(p: Contents): string {
     case "found":
     case "foundPhoto":
       return `${p.kind}/${p.findingId}`;
+    case "figure":
+      return `figure/${p.figureId}`;
   }
 }
 
@@ -118,6 +121,8 @@ export function streamOf(p: Contents): string {
     case "found":
     case "foundPhoto":
       return `job/${p.jobId}/${p.findingId}`;
+    case "figure":
+      return `head/${p.headId}`;
   }
 }
 

@@ -1,5 +1,5 @@
 import type { QueryClient } from "@tanstack/react-query";
-import { danger, engine, job, round, springTest } from "../api/queries";
+import { danger, engine, head, job, round, springTest } from "../api/queries";
 import { withChange } from "../api/roundChange";
 import { isRoundChange, type Reply } from "./calls";
 import { heardFromShim, onDelivered } from "./outbox";
@@ -44,6 +44,9 @@ function take(queries: QueryClient, parcel: Parcel, reply: Reply) {
     case "unsee":
     case "photo":
       if (parcel.engineId) void queries.invalidateQueries({ queryKey: engine(parcel.engineId).queryKey });
+      return;
+    case "figure":
+      if (reply) queries.setQueryData(head(parcel.headId).queryKey, reply as never);
       return;
     case "act":
     case "found":

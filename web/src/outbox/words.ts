@@ -26,6 +26,8 @@ export function wordsFor(p: Contents): string {
       return "a photo";
     case "act":
       return `a step: ${p.body.act.toLowerCase().replaceAll("_", " ")}${p.body.valve ? ` at ${p.body.valve}` : ""}`;
+    case "figure":
+      return `${place(p.body)}: a figure of a head, ${p.body.figure}`;
     case "found":
       return `a finding: ${p.body.what.toLowerCase().replaceAll("_", " ")}`;
   }
@@ -68,5 +70,7 @@ export function homeOf(p: Contents): { to: string; params?: Record<string, strin
     case "found":
     case "foundPhoto":
       return { to: "/jobs/$id", params: { id: p.jobId } };
+    case "figure":
+      return { to: "/heads/$id/measure", params: { id: p.headId } };
   }
 }

@@ -13,7 +13,7 @@ interface HoursRailProps {
   /** Spring tests, marks below the axis. */
   tests?: { testId: string; engineHours: number }[];
   /** Spring changes that were signed, marks under the changed parts. */
-  jobs?: { id: string; engineHours: number; valves: string[]; signedBy?: string }[];
+  jobs?: { id: string; kind: string; engineHours: number; valves: string[]; signedBy?: string }[];
   /** Whether the end of a planned event can be looked at. */
   predicts?: boolean;
   /** Hour the plan is looked at; null for now. */
@@ -149,7 +149,7 @@ export function HoursRail({
               d={`M${x(j.engineHours) - 5} 60 h4 l-1 9 Z M${x(j.engineHours) + 5} 60 h-4 l1 9 Z`}
               fill="var(--ink)"
             >
-              <title>{`springs changed at ${j.valves.join(" ")}, ${since(now, j.engineHours)}`}</title>
+              <title>{`${j.kind === "HEADS_ON" ? "heads put on" : `springs changed at ${j.valves.join(" ")}`}, ${since(now, j.engineHours)}`}</title>
             </path>
           ))}
         {tests.map((t) => (

@@ -28,6 +28,12 @@ type Saying = (f: Figures, name: string) => string;
 
 const among = (f: Figures) => f.plain("tests", 0);
 
+const MISMATCH: Record<string, string> = {
+  ANGLE: "their angle is not the retainer's",
+  STEM: "they are made for another stem",
+  GROOVE: "they are made for another groove",
+};
+
 const SAYINGS: Record<string, Saying> = {
   "SPRING.LOSS": (f) =>
     `loss ${f.share("now")} now; at the end of the next event ${f.share("next")} (${f.share("nextLow")} to ${f.share("nextHigh")}), ${f.chance("chance")} chance of more than the ${f.share("limit")} limit`,
@@ -54,6 +60,20 @@ const SAYINGS: Record<string, Saying> = {
       : `${among(f) === "1" ? "one test" : `${among(f)} tests`} so far: the set's usual rate is assumed`,
   "SPRING.NO_CHECK_SPRING": () =>
     "no check spring in the last test: the loss of the whole set is uncertain, the comparison within it is not",
+
+  "CHOICE.OUT_OF_HEIGHT": (f) => `its height is out by ${f.height("offIn")} with all that can be had`,
+  "CHOICE.MUST_BE_CUT": (f) =>
+    f.above0("byIn") ? `the pocket must be cut by ${f.height("byIn")}` : "a shim must be made for it",
+  "CHOICE.NO_LOCKS": (_, name) => `none of its locks go in here: ${MISMATCH[name] ?? "they do not match"}`,
+  "CHOICE.LINK_OVER_LOAD": (f, name) =>
+    `${f.load("dutyLbf")} open is too much for the ${name.toLowerCase()}: ${f.load("limitLbf")} at most`,
+  "CHOICE.LINK_OVER_LIFT": (f, name) =>
+    `${f.height("dutyIn")} lift is too much for the ${name.toLowerCase()}: ${f.height("limitIn")} at most`,
+  "CHOICE.LINK_OVER_SPEED": (f, name) =>
+    `${f.plain("duty", 0)} rpm is too much for the ${name.toLowerCase()}: ${f.plain("limit", 0)} at most`,
+  "CHOICE.RING_BINDS": (f) =>
+    `a ring of the nest has ${f.height("clearanceIn")} to bind, ${f.height("leastIn")} is wanted`,
+  "CHOICE.HEIGHT_UNKNOWN": () => "no height of these heads is known yet: measure them first",
 
   "FIT.UNDER_BIND": (f) =>
     `installed height ${f.height("heightIn")} is not above bind at ${f.height("bindIn")}`,

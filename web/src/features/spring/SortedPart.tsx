@@ -21,7 +21,12 @@ export function whyNot(p: Schemas["Placed"], unit: LashUnit): string {
   return play ? play : height;
 }
 
-export function Sorted({ engine, sorted }: { engine: Schemas["EngineView"]; sorted: Schemas["SpringSort"] }) {
+interface SortedProps {
+  layout: Schemas["LayoutView"];
+  sorted: Schemas["SpringSort"];
+}
+
+export function Sorted({ layout, sorted }: SortedProps) {
   const { unit } = useSettings();
   const { chosen, asTheyCame } = sorted;
   const rows: [string, string, string][] = [
@@ -37,7 +42,7 @@ export function Sorted({ engine, sorted }: { engine: Schemas["EngineView"]; sort
     <section className="scribed grid gap-3 rounded p-4" aria-label="Best places">
       <div className="grid items-start gap-4 min-[760px]:grid-cols-2">
         <ValvePlan
-          layout={engine.layout}
+          layout={layout}
           faces={Object.fromEntries(
             chosen.placed.map((p) => [p.position, { text: p.mark, mark: p.fits ? "IN" : "CHANGE" }]),
           )}

@@ -38,6 +38,9 @@ export function PartsPage() {
           <h1 className="text-2xl">Parts</h1>
           <p className="text-muted">{headWords(stock)}</p>
         </div>
+        <Link to="/parts/heads" className={buttonClass("quiet")}>
+          Heads
+        </Link>
         <Link to="/parts/lists" className={buttonClass("quiet")}>
           <ListChecks aria-hidden className="size-5" /> Packing and order list
         </Link>

@@ -8,6 +8,7 @@ import { Bearing } from "./Bearing";
 import { ElsePart } from "./ElsePart";
 import { EmergencyPanel } from "./EmergencyPanel";
 import { FindingPart } from "./FindingPart";
+import { FixingTally } from "./FixingTally";
 import { StepPanel } from "./StepPanel";
 import { jobFaces } from "./steps";
 import { useDoubt } from "./useDoubt";
@@ -54,6 +55,7 @@ function Walk({ job, work }: WalkProps) {
               </li>
             ))}
           </ul>
+          <FixingTally fixings={state.fixings} />
           <Standing state={state} />
         </section>
         <div className="flex min-w-0 flex-col gap-2">

@@ -18,7 +18,9 @@ export function WalkBar({ job, parcels }: { job: Schemas["JobView"]; parcels: re
             {job.placeName}
           </Link>
         ) : (
-          job.placeName
+          <Link to="/heads/$id" params={{ id: job.headId ?? "" }} className="no-underline hover:underline">
+            {job.placeName}
+          </Link>
         )}
         : {job.state.title.toLowerCase()}
       </h1>
@@ -138,6 +140,16 @@ export function Over({ job }: { job: Schemas["JobView"] }) {
           </li>
         ))}
       </ul>
+      {job.headId && (
+        <div className="flex flex-wrap gap-2">
+          <Link to="/heads/$id" params={{ id: job.headId }} className={buttonClass("now")}>
+            To the heads
+          </Link>
+          <Link to="/heads/$id/book" params={{ id: job.headId }} className={buttonClass()}>
+            Assembly book
+          </Link>
+        </div>
+      )}
       {job.engineId && (
         <div className="flex flex-wrap gap-2">
           <Link to="/engines/$id/springs" params={{ id: job.engineId }} className={buttonClass("now")}>

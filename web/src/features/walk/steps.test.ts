@@ -55,7 +55,7 @@ describe("what a step wants entered", () => {
     expect(entered(read("INCH"), "1.27", "mm", "LASH")).toEqual({ figure: 0.05 });
     expect(entered(read("CC"), "62,4", "mm", "LASH")).toEqual({ figure: 62.4 });
     expect(entered(read("CC"), "full", "thou", "LASH")).toHaveProperty("trouble");
-    expect(boxLabel(read("LBF"), "mm", "LASH")).toBe("What it reads, in N");
+    expect(boxLabel(read("LBF"), "mm", "LASH")).toBe("What it reads, N");
   });
   it("takes the planned spring, its old one's fate and the gap without typing", () => {
     expect(proposal(step("SPRING_IN", { word: "B-1" }))).toBe("B-1");

@@ -1,10 +1,10 @@
 import type { Schemas } from "../../api/client";
 import type { ValveFace } from "../../plan/ValvePlan";
+import { readFigure, unitName } from "../../units/figures";
 import { type LashUnit, readGap, readSize, readTurns } from "../../units/lash";
-import { heightText, heightUnit, loadUnit, named, readHeight, readLoad } from "../../units/load";
+import { heightText, named, readHeight } from "../../units/load";
 
 export type JobStep = Schemas["Step"];
-type FigureUnit = Schemas["Within"]["unit"];
 export type JobState = Schemas["JobState"];
 export type Sets = NonNullable<JobState["sets"]>;
 
@@ -78,22 +78,6 @@ export function entered(step: JobStep, text: string, unit: LashUnit, sets: Sets)
   }
 }
 
-/** A figure of a book, in the person's unit where it has two. */
-function readFigure(text: string, of: FigureUnit | undefined, unit: LashUnit): number | undefined {
-  if (of === "INCH") return readHeight(text, unit);
-  if (of === "LBF") return readLoad(text, unit);
-  const v = text === "" ? Number.NaN : Number(text.replace(",", "."));
-  return Number.isFinite(v) ? v : undefined;
-}
-
-const FIGURE_UNITS: Record<FigureUnit, (unit: LashUnit) => string> = {
-  INCH: heightUnit,
-  LBF: loadUnit,
-  CC: () => "cc",
-  DEG: () => "°",
-  PERCENT: () => "%",
-};
-
 const SUCH_AS: Record<Sets, string> = {
   LASH: "what it reads, such as 18",
   TURNS: "turns down from zero lash, such as 1/2",
@@ -125,7 +109,7 @@ export function boxLabel(step: JobStep, unit: LashUnit, sets: Sets): string {
       if (sets === "LASH") return `As left, in ${unit === "mm" ? "mm" : "thou"}`;
       return `${step.act === "ZERO_LASH" ? "Length at zero lash" : "Size that went in"}, in ${unit === "mm" ? "mm" : "inches"}`;
     case "READ":
-      return `What it reads, in ${step.within ? FIGURE_UNITS[step.within.unit](unit) : ""}`;
+      return `What it reads, ${step.within ? unitName(step.within.unit, unit) : ""}`;
     case "MARK":
       return "Mark of the spring that goes in";
     default:

@@ -48,6 +48,7 @@ class DemoData implements ApplicationRunner {
   private final DemoOthers others;
   private final DemoSprings springs;
   private final DemoSets sets;
+  private final DemoHeads heads;
   private final DemoLifters lifters;
   private final DemoTurnaround turnaround;
 
@@ -58,6 +59,7 @@ class DemoData implements ApplicationRunner {
       DemoOthers others,
       DemoSprings springs,
       DemoSets sets,
+      DemoHeads heads,
       DemoLifters lifters,
       DemoTurnaround turnaround) {
     this.engines = engines;
@@ -66,6 +68,7 @@ class DemoData implements ApplicationRunner {
     this.others = others;
     this.springs = springs;
     this.sets = sets;
+    this.heads = heads;
     this.lifters = lifters;
     this.turnaround = turnaround;
   }
@@ -90,6 +93,8 @@ class DemoData implements ApplicationRunner {
     DemoSets.Calendar calendar =
         new DemoSets.Calendar(DemoRounds::id, written::startOf, others::sixAt);
     springs.fill(v8, calendar, DemoRounds.id(v8 + EVENT_NAMES.get(7)));
+    heads.fill(v8, DemoRounds::id);
+    springs.spares(DemoRounds::id);
     sets.others(four, night, six, calendar);
     lifters.fill(
         v8,

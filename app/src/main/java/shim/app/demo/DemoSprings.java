@@ -111,7 +111,6 @@ class DemoSprings {
     List<Position> positions = engines.get(v8).engine().layout().positions();
     Map<Position, Double> heights = heights(positions);
     sets.set(v8, id.apply("dual"), 1.550, "A", positions, heights, id, dateOf.apply(0));
-    spares(id);
     SpringSeason season = season(v8, id);
     for (int t = 0; t < TESTED.length; t++) {
       sets.keep(
@@ -213,7 +212,8 @@ class DemoSprings {
     return heights;
   }
 
-  private void spares(Function<String, UUID> id) {
+  /** A few of the set's own kind that lie free. */
+  void spares(Function<String, UUID> id) {
     for (int i = 1; i <= 4; i++) {
       springs.put(
           id.apply("spare " + i),

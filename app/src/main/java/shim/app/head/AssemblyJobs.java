@@ -1,6 +1,7 @@
 package shim.app.head;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -141,7 +142,9 @@ class AssemblyJobs implements WalkKind<AssemblyPlanned, Bench> {
       return written;
     }
     return v.shims() == parts.shimsIn().size()
-        ? parts.shimsIn().stream().map(String::valueOf).collect(Collectors.joining(" "))
+        ? parts.shimsIn().stream()
+            .map(x -> String.format(Locale.ROOT, "%.3f", x))
+            .collect(Collectors.joining(" "))
         : v.shims() + " pieces";
   }
 

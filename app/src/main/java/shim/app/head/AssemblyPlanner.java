@@ -1,7 +1,5 @@
 package shim.app.head;
 
-import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -14,7 +12,6 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.change.ChangeRules;
@@ -58,29 +55,6 @@ class AssemblyPlanner {
     this.springs = springs;
     this.tests = tests;
     this.rules = rules;
-  }
-
-  /**
-   * What is wanted.
-   *
-   * @param typeIntake kind of spring at the intakes
-   * @param valves those that are assembled; none is every one that has no spring yet
-   * @param sealIntake blank where the seals that are on stay
-   */
-  record AssemblyAsk(
-      @NotNull(message = "choose a kind of spring") UUID typeIntake,
-      @NotNull(message = "choose a kind of spring") UUID typeExhaust,
-      @NotNull List<Position> valves,
-      @Size(max = 40, message = "40 letters at most") @Nullable String sealIntake,
-      @Size(max = 40, message = "40 letters at most") @Nullable String sealExhaust) {
-    private UUID type(ValveKind kind) {
-      return kind == ValveKind.INTAKE ? typeIntake : typeExhaust;
-    }
-
-    private String seal(ValveKind kind) {
-      String seal = kind == ValveKind.INTAKE ? sealIntake : sealExhaust;
-      return Objects.requireNonNullElse(seal, "").strip();
-    }
   }
 
   /** A plan with the springs its marks stand for. */

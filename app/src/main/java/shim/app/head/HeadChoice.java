@@ -5,10 +5,12 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import shim.app.record.Maybe;
 import shim.app.spring.Pockets;
 import shim.app.spring.SpringKits;
 import shim.app.spring.SpringRules;
@@ -16,6 +18,8 @@ import shim.app.spring.SpringTypes;
 import shim.app.spring.Springs;
 import shim.app.stock.Parts;
 import shim.core.engine.ValveKind;
+import shim.core.spring.Fit;
+import shim.core.spring.FitLimits;
 import shim.core.spring.Kit;
 import shim.core.spring.SpringChoice;
 
@@ -48,10 +52,32 @@ class HeadChoice {
     this.pockets = pockets;
   }
 
+  /**
+   * Kinds of spring for some heads, the best first.
+   *
+   * @param lifts gross, at each kind of valve; a kind without one has no cam card
+   */
+  record HeadChoiceView(
+      List<SpringChoice.Ranked> kinds,
+      Map<ValveKind, Double> lifts,
+      double toleranceIn,
+      List<Double> shimsIn,
+      FitLimits.Sheet clearances) {}
+
   /** All kinds, ranked for the engine these heads are made for. */
-  SpringChoice all(UUID headId) {
+  HeadChoiceView all(UUID headId) {
     HeadSheet sheet = heads.kept(headId).sheet();
-    return SpringChoice.of(kinds(sheet.madeFor()), bare(headId, sheet), asked(sheet));
+    SpringChoice.Asked asked = asked(sheet);
+    Map<ValveKind, Double> lifts = new EnumMap<>(ValveKind.class);
+    for (ValveKind kind : ValveKind.values()) {
+      Fit.Lift.of(asked.engine(), kind).ifPresent(l -> lifts.put(kind, l.grossIn()));
+    }
+    return new HeadChoiceView(
+        SpringChoice.of(kinds(sheet.madeFor()), bare(headId, sheet), asked).kinds(),
+        lifts,
+        asked.toleranceIn(),
+        asked.shimsIn(),
+        Objects.requireNonNullElse(rules.of(sheet.madeFor()).clearances(), FitLimits.Sheet.BLANK));
   }
 
   SpringChoice.Asked asked(HeadSheet sheet) {
@@ -83,7 +109,7 @@ class HeadChoice {
                     t.type(),
                     kit(kits.of(t.id()).kit(), team),
                     free.getOrDefault(t.id(), 0L).intValue(),
-                    parts.price(t.id())))
+                    Maybe.orNull(parts.price(t.id()))))
         .toList();
   }
 

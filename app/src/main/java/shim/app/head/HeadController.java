@@ -16,13 +16,10 @@ import shim.app.head.HeadViews.HeadLine;
 import shim.app.head.HeadViews.HeadView;
 import shim.app.record.Hours;
 import shim.app.record.Initials;
-import shim.app.walk.JobKind;
 import shim.app.walk.JobReader;
 import shim.app.walk.JobViews.JobView;
-import shim.app.walk.Jobs;
 import shim.core.engine.Position;
 import shim.core.head.HeadMeasure;
-import shim.core.spring.SpringChoice;
 
 /** Heads: what is measured, which springs suit, assembling them, putting them on. */
 @RestController
@@ -31,9 +28,7 @@ class HeadController {
   private final HeadReader reader;
   private final HeadChoice choice;
   private final HeadsOff off;
-  private final AssemblyPlanner assemblies;
-  private final HeadsOnPlanner ons;
-  private final Jobs jobs;
+  private final HeadWork work;
   private final JobReader jobReader;
 
   HeadController(
@@ -41,17 +36,13 @@ class HeadController {
       HeadReader reader,
       HeadChoice choice,
       HeadsOff off,
-      AssemblyPlanner assemblies,
-      HeadsOnPlanner ons,
-      Jobs jobs,
+      HeadWork work,
       JobReader jobReader) {
     this.heads = heads;
     this.reader = reader;
     this.choice = choice;
     this.off = off;
-    this.assemblies = assemblies;
-    this.ons = ons;
-    this.jobs = jobs;
+    this.work = work;
     this.jobReader = jobReader;
   }
 
@@ -80,9 +71,7 @@ class HeadController {
 
   /** How an assembly begins. */
   record AssemblyStart(
-      @NotNull UUID headId,
-      @Initials String hand,
-      @NotNull @Valid AssemblyPlanner.AssemblyAsk ask) {}
+      @NotNull UUID headId, @Initials String hand, @NotNull @Valid AssemblyAsk ask) {}
 
   /** How putting heads on begins. */
   record HeadsOnStart(
@@ -133,7 +122,7 @@ class HeadController {
 
   /** All kinds of spring, ranked for these heads and the cam of the engine they are made for. */
   @GetMapping("/api/heads/{id}/springs")
-  SpringChoice choice(@PathVariable UUID id) {
+  HeadChoice.HeadChoiceView choice(@PathVariable UUID id) {
     return choice.all(id);
   }
 
@@ -146,20 +135,14 @@ class HeadController {
 
   @PutMapping("/api/assemblies/{id}")
   JobView assemble(@PathVariable UUID id, @RequestBody AssemblyStart start) {
-    jobs.start(
-        id,
-        new Jobs.Start(JobKind.ASSEMBLY, null, start.headId(), 0, start.hand()),
-        () -> assemblies.plan(start.headId(), start.ask()));
+    work.assemble(id, start.headId(), start.hand(), start.ask());
     return jobReader.view(id);
   }
 
   @PutMapping("/api/heads-on/{id}")
   JobView on(@PathVariable UUID id, @RequestBody HeadsOnStart start) {
-    jobs.start(
-        id,
-        new Jobs.Start(
-            JobKind.HEADS_ON, start.engineId(), start.headId(), start.engineHours(), start.hand()),
-        () -> ons.plan(start.headId(), start.engineId(), start.ask()));
+    work.putOn(
+        id, start.headId(), start.engineId(), start.engineHours(), start.hand(), start.ask());
     return jobReader.view(id);
   }
 

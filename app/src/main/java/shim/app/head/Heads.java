@@ -109,7 +109,7 @@ public class Heads implements SpringsElsewhere {
   }
 
   /** A figure as it is sent. */
-  record ReadingEntered(
+  public record ReadingEntered(
       HeadMeasure what,
       @Nullable Position valve,
       @Nullable Integer cylinder,
@@ -118,7 +118,7 @@ public class Heads implements SpringsElsewhere {
       String hand) {}
 
   /** Keeps a figure; safe to repeat, and a repeat with another figure corrects it. */
-  void read(UUID headId, UUID id, ReadingEntered r) {
+  public void read(UUID headId, UUID id, ReadingEntered r) {
     HeadSheet sheet = kept(headId).sheet();
     HeadReadingRow row =
         readings

@@ -149,7 +149,7 @@ public class Jobs {
   }
 
   /** Keeps an act, unless it would hurt or somebody was quicker. */
-  void act(UUID jobId, UUID actId, ActEntry entry) {
+  public void act(UUID jobId, UUID actId, ActEntry entry) {
     JobRow row = row(jobId);
     Optional<ActRow> known = acts.findById(actId);
     if (known.isPresent()) {

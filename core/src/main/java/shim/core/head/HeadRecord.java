@@ -38,9 +38,6 @@ public record HeadRecord(Layout layout, List<HeadReading> readings) {
     }
   }
 
-  /** What is measured next: which reading of how many in a row. */
-  public record Next(HeadMeasure what, HeadPlace place, int reading, int of) {}
-
   public HeadRecord {
     readings = List.copyOf(readings);
   }
@@ -102,17 +99,6 @@ public record HeadRecord(Layout layout, List<HeadReading> readings) {
     return HeadPlace.all(layout, what.at()).stream()
         .filter(p -> taken(what, p).size() < what.readings())
         .toList();
-  }
-
-  /** What is measured next, going round once for each thing; empty when all is. */
-  public Optional<Next> next(List<HeadMeasure> wanted) {
-    for (HeadMeasure what : wanted) {
-      for (HeadPlace place : missing(what)) {
-        int taken = taken(what, place).size();
-        return Optional.of(new Next(what, place, taken + 1, what.readings()));
-      }
-    }
-    return Optional.empty();
   }
 
   /** Valves whose height is known, as springs are chosen for them. */

@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
@@ -29,10 +30,15 @@ public record SpringChoice(List<Ranked> kinds) {
    *
    * @param id names it
    * @param inStock springs of it that lie free
-   * @param price of one; empty where nobody wrote it down
+   * @param price of one; null where nobody wrote it down
    */
   public record KindOf(
-      String id, SpringSheet sheet, SpringType type, Kit kit, int inStock, OptionalDouble price) {}
+      String id,
+      SpringSheet sheet,
+      SpringType type,
+      Kit kit,
+      int inStock,
+      @Nullable Double price) {}
 
   /**
    * A valve of a bare head.
@@ -81,6 +87,8 @@ public record SpringChoice(List<Ranked> kinds) {
    * @param cuts valves at which something must be machined or made
    * @param exceeded parts of the chain it asks too much of
    * @param breakIn of flat tappets only
+   * @param toBuy springs that lie nowhere yet
+   * @param cost of those; null where nobody wrote down what one costs
    */
   public record Ranked(
       KindOf kind,
@@ -89,18 +97,9 @@ public record SpringChoice(List<Ranked> kinds) {
       List<Against> reasons,
       int cuts,
       List<WeakestLink.Link> exceeded,
-      Optional<BreakIn> breakIn) {
-    /** Springs that must be bought. */
-    public int toBuy() {
-      return Math.max(0, at.size() - kind.inStock());
-    }
-
-    public OptionalDouble cost() {
-      return kind.price().isPresent()
-          ? OptionalDouble.of(toBuy() * kind.price().getAsDouble())
-          : OptionalDouble.empty();
-    }
-  }
+      Optional<BreakIn> breakIn,
+      int toBuy,
+      @Nullable Double cost) {}
 
   /**
    * The best way at one valve.
@@ -133,7 +132,9 @@ public record SpringChoice(List<Ranked> kinds) {
     OUT_OF_HEIGHT("offIn"),
     MUST_BE_CUT("byIn"),
     NO_LOCKS(),
-    LINK_EXCEEDED("duty", "limit"),
+    LINK_OVER_LOAD("dutyLbf", "limitLbf"),
+    LINK_OVER_LIFT("dutyIn", "limitIn"),
+    LINK_OVER_SPEED("duty", "limit"),
     RING_BINDS("clearanceIn", "leastIn"),
     HEIGHT_UNKNOWN();
 
@@ -198,7 +199,7 @@ public record SpringChoice(List<Ranked> kinds) {
           .thenComparing(Ranked::cuts)
           .thenComparing(r -> of(r, Fit.Weight.ASK))
           .thenComparing(r -> of(r, Fit.Weight.KNOW))
-          .thenComparing(r -> r.cost().orElse(Double.MAX_VALUE))
+          .thenComparing(r -> Objects.requireNonNullElse(r.cost(), Double.MAX_VALUE))
           .thenComparing(Ranked::toBuy)
           .thenComparing(r -> r.kind().type().name());
 
@@ -229,13 +230,30 @@ public record SpringChoice(List<Ranked> kinds) {
                 }
                 reasons.add(
                     Fit.Weight.STOP,
-                    Said.of(Code.LINK_EXCEEDED, l.duty(), l.limit()).named(l.part().name()),
+                    Said.of(over(l.of()), l.duty(), l.limit()).named(l.part().name()),
                     a.valve());
               });
     }
     int cuts = (int) at.stream().filter(a -> a.way().cutOrMade()).count();
+    int buy = Math.max(0, at.size() - kind.inStock());
     return new Ranked(
-        kind, verdict(reasons, cuts), at, reasons.all(), cuts, exceeded, breakIn(kind, at, asked));
+        kind,
+        verdict(reasons, cuts),
+        at,
+        reasons.all(),
+        cuts,
+        exceeded,
+        breakIn(kind, at, asked),
+        buy,
+        kind.price() == null ? null : Double.valueOf(buy * kind.price()));
+  }
+
+  private static Code over(WeakestLink.Measure of) {
+    return switch (of) {
+      case OPEN_LOAD_LBF -> Code.LINK_OVER_LOAD;
+      case LIFT_IN -> Code.LINK_OVER_LIFT;
+      case RPM -> Code.LINK_OVER_SPEED;
+    };
   }
 
   private static Verdict verdict(Reasons reasons, int cuts) {
@@ -344,6 +362,8 @@ public record SpringChoice(List<Ranked> kinds) {
                   .thenComparing(a -> against(a, Fit.Weight.ASK))
                   .thenComparing(a -> a.cup() != null)
                   .thenComparing(a -> a.way().pieces())
+                  .thenComparing(a -> a.way().lockIn() != 0)
+                  .thenComparing(a -> a.way().retainerIn() != 0)
                   .thenComparing(a -> Math.abs(a.way().offIn())))
           .orElseThrow();
     }

@@ -2,7 +2,6 @@ package shim.core.head;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -56,29 +55,6 @@ class HeadRecordTest {
                 .apart())
         .as("a height that was read again")
         .isFalse();
-  }
-
-  @Test
-  void oneGoesRoundOncePerMeasureAndTakesAPocketThreeTimesInARow() {
-    List<HeadMeasure> wanted = List.of(HeadMeasure.POCKET, HeadMeasure.HEIGHT, HeadMeasure.CHAMBER);
-    List<HeadReading> taken = new ArrayList<>();
-    List<String> way = new ArrayList<>();
-    while (true) {
-      Optional<HeadRecord.Next> next = new HeadRecord(V8, taken).next(wanted);
-      if (next.isEmpty()) {
-        break;
-      }
-      HeadRecord.Next n = next.get();
-      Object place = n.place().valve() == null ? n.place().cylinder() : n.place().valve();
-      way.add(n.what() + " " + place + " " + n.reading() + "/" + n.of());
-      taken.add(new HeadReading(n.what(), n.place(), 1.5));
-    }
-    assertThat(way).hasSize(16 * 3 + 16 + 8);
-    String first = V8.positions().get(0).toString();
-    assertThat(way.subList(0, 3))
-        .containsExactly(
-            "POCKET " + first + " 1/3", "POCKET " + first + " 2/3", "POCKET " + first + " 3/3");
-    assertThat(way.get(48)).isEqualTo("HEIGHT " + first + " 1/1");
   }
 
   @ParameterizedTest

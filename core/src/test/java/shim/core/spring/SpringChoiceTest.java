@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -55,7 +54,7 @@ class SpringChoiceTest {
         SpringCheck.check(sheet).type().orElseThrow(),
         kit,
         stock,
-        price == null ? OptionalDouble.empty() : OptionalDouble.of(price));
+        price);
   }
 
   private static Bare bare(String valve, double heightIn, Double pocketIn, Double sealGapIn) {
@@ -141,6 +140,22 @@ class SpringChoiceTest {
     assertThat(r.verdict()).isEqualTo(Verdict.FITS);
   }
 
+  /** 1.966 is reached by one shim under plain locks, or by 0.060 under tall ones: the plain ones. */
+  @Test
+  void oneKindOfLocksStaysInASetWhereItCan() {
+    Kit kit =
+        new Kit(
+            List.of(),
+            List.of(
+                new Kit.LockPart("L-plus", 0.050, 10.0, 0.341, null),
+                new Kit.LockPart("L-plain", 0, 10.0, 0.341, null)),
+            List.of());
+    Ranked r =
+        judged(kind(sheet("A", 1.95, 1.18, 1.55), kit, 16, null), bare("3I", 1.961, 1.556, 0.75));
+    assertThat(r.at().get(0).locks().name()).isEqualTo("L-plain");
+    assertThat(r.at().get(0).way().shimsIn()).containsExactly(0.015);
+  }
+
   @ParameterizedTest
   @CsvSource({
     "7.0, 0.341, SQUARE, ANGLE",
@@ -199,7 +214,7 @@ class SpringChoiceTest {
         .extracting(WeakestLink.Link::part)
         .containsExactly(WeakestLink.Part.STUD);
     assertThat(r.reasons())
-        .filteredOn(x -> x.said().code().equals("CHOICE.LINK_EXCEEDED"))
+        .filteredOn(x -> x.said().code().equals("CHOICE.LINK_OVER_LOAD"))
         .singleElement()
         .satisfies(x -> assertThat(x.valves()).hasSize(2));
   }
