@@ -2819,6 +2819,8 @@ export interface components {
             newSeal: boolean;
             sameAgain: boolean;
             standIn: boolean;
+            /** Format: uuid */
+            toKind?: string;
         };
         JobAsk: {
             /** @enum {string} */
@@ -3983,7 +3985,12 @@ export interface components {
             lifters?: components["schemas"]["ArchivedLifters"];
         };
         JsonNode: {
+            /** @enum {string} */
+            nodeType?: "ARRAY" | "BINARY" | "BOOLEAN" | "MISSING" | "NULL" | "NUMBER" | "OBJECT" | "POJO" | "STRING";
             integralNumber?: boolean;
+            missingNode?: boolean;
+            valueNode?: boolean;
+            object?: boolean;
             pojo?: boolean;
             floatingPointNumber?: boolean;
             short?: boolean;
@@ -3996,18 +4003,13 @@ export interface components {
             textual?: boolean;
             boolean?: boolean;
             binary?: boolean;
-            valueNode?: boolean;
-            missingNode?: boolean;
-            object?: boolean;
-            /** @enum {string} */
-            nodeType?: "ARRAY" | "BINARY" | "BOOLEAN" | "MISSING" | "NULL" | "NUMBER" | "OBJECT" | "POJO" | "STRING";
             array?: boolean;
             empty?: boolean;
             null?: boolean;
             float?: boolean;
-            string?: boolean;
             container?: boolean;
             number?: boolean;
+            string?: boolean;
             embeddedValue?: boolean;
         };
         KeptEvent: {
@@ -4170,6 +4172,12 @@ export interface components {
             /** @enum {string} */
             source: "MEASURED" | "SUBTRACTED" | "ESTIMATED";
         };
+        Against: {
+            /** @enum {string} */
+            weight: "KNOW" | "ASK" | "STOP";
+            said: components["schemas"]["Said"];
+            valves: string[];
+        };
         AirCurve: {
             /** Format: double */
             psi: number;
@@ -4218,6 +4226,8 @@ export interface components {
             minutes?: number;
             /** Format: int32 */
             steps: number;
+            against: components["schemas"]["Against"][];
+            oddRetainers: components["schemas"]["OddPart"][];
         };
         LayOut: {
             /** @enum {string} */
@@ -4232,6 +4242,12 @@ export interface components {
             barDeg: number;
             springs: number[];
             lash: string[];
+        };
+        OddPart: {
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            part: string;
+            among: string;
         };
         OffTdc: {
             /** Format: double */
@@ -4255,6 +4271,17 @@ export interface components {
             /** Format: double */
             playIn?: number;
         };
+        Parts: {
+            kind: string;
+            shimsIn: number[];
+            retainer: string;
+            locks: string;
+            cup: string;
+            /** Format: double */
+            sealGapIn?: number;
+            /** Format: double */
+            pocketIn?: number;
+        };
         PlannedValve: {
             /** @description a valve, such as 3E or 3I1 */
             valve: string;
@@ -4265,6 +4292,7 @@ export interface components {
             /** Format: double */
             targetIn: number;
             offers: components["schemas"]["Offer"][];
+            change?: components["schemas"]["ToKind"];
         };
         Route: {
             /** @enum {string} */
@@ -4272,6 +4300,13 @@ export interface components {
             legs: components["schemas"]["Leg"][];
             /** Format: double */
             barDeg: number;
+        };
+        ToKind: {
+            parts: components["schemas"]["Parts"];
+            before: components["schemas"]["Fit"];
+            after: components["schemas"]["Fit"];
+            weakestBefore?: components["schemas"]["Link"];
+            weakest?: components["schemas"]["Link"];
         };
         Duty: {
             /** Format: double */
@@ -5389,12 +5424,6 @@ export interface components {
             /** Format: uuid */
             openJob?: string;
         };
-        Against: {
-            /** @enum {string} */
-            weight: "KNOW" | "ASK" | "STOP";
-            said: components["schemas"]["Said"];
-            valves: string[];
-        };
         Alone: {
             /** Format: double */
             loadLbf: number;
@@ -5781,6 +5810,7 @@ export interface components {
             unused?: "BOOST_WITHOUT_HEAD";
             shimsIn: number[];
             clearances: components["schemas"]["Sheet"];
+            oddRetainers: components["schemas"]["OddPart"][];
         };
         PocketView: {
             /** @description a valve, such as 3E or 3I1 */

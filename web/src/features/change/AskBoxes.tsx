@@ -1,3 +1,5 @@
+import { useQuery } from "@tanstack/react-query";
+import { springTypes } from "../../api/queries";
 import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Check, Field, Select } from "../../ui/Field";
@@ -32,7 +34,6 @@ export function AskBoxes({ planning }: { planning: ReturnType<typeof usePlanning
           options={[
             ["IN_CAR", "engine in the car"],
             ["HEADS_OFF", "heads off"],
-            ["ASSEMBLE", "assembling a head"],
           ]}
         />
         {inCar && <Select label="Valves held by" {...box("hold")} options={HOLDS} />}
@@ -67,6 +68,7 @@ export function AskBoxes({ planning }: { planning: ReturnType<typeof usePlanning
         )}
         {inCar && <Field label="Crank stands at, °" hint="blank: anywhere" {...NUMBER} {...box("fromDeg")} />}
       </div>
+      <Kinds planning={planning} />
       <div className="flex flex-wrap gap-x-6">
         {inCar && <Check label="The intake comes off" {...box("intakeOff")} />}
         <Check label="Break-in: inner springs stay out" {...box("innerOut")} />
@@ -80,5 +82,30 @@ export function AskBoxes({ planning }: { planning: ReturnType<typeof usePlanning
         />
       )}
     </>
+  );
+}
+
+/** Springs of another kind: at the intakes, at the exhausts, or at both. */
+function Kinds({ planning }: { planning: ReturnType<typeof usePlanning> }) {
+  const types = useQuery(springTypes()).data ?? [];
+  if (types.length < 2) return null;
+  const { toKind, setToKind } = planning;
+  const options = [["", "the kind that is in"], ...types.map((t) => [t.id, t.sheet.name ?? "?"])] as [
+    string,
+    string,
+  ][];
+  const at = (kind: "INTAKE" | "EXHAUST", label: string) => (
+    <Select
+      label={label}
+      value={toKind[kind] ?? ""}
+      onChange={(e) => setToKind({ ...toKind, [kind]: e.target.value || undefined })}
+      options={options}
+    />
+  );
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      {at("INTAKE", "Springs at the intakes")}
+      {at("EXHAUST", "Springs at the exhausts")}
+    </div>
   );
 }

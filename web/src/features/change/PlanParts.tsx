@@ -5,6 +5,7 @@ import { Notice } from "../../ui/Notice";
 import { heightText, heightUnit, loadText, loadUnit } from "../../units/load";
 import { figureText, measureText, unitOf } from "../../units/measures";
 import { AirDrawing } from "./AirDrawing";
+import { KindChange } from "./KindChange";
 import { comesOffText, itemText, offerText } from "./planTexts";
 
 interface PlanPartsProps {
@@ -27,6 +28,7 @@ export function PlanParts({ plan, asked, onAsked, onOrder, lock, onLock }: PlanP
           <SpringChoice key={v.valve} planned={v} asked={asked[v.valve]} onAsked={onAsked} />
         ))}
       </section>
+      <KindChange plan={plan} />
       <Orders plan={plan} onOrder={onOrder} />
       {plan.air && (
         <section

@@ -5,6 +5,7 @@ import { z } from "zod";
 import { ApiProblem, answered, api, type Schemas, type Valve } from "../../api/client";
 import { newId } from "../../api/ids";
 import { jobPlan } from "../../api/queries";
+import { kindOf } from "../../plan/geometry";
 import { useKept, useSettings } from "../../shell/settings";
 import { useEntry } from "../../ui/useEntry";
 import { figure, height, hours, hoursText, measured } from "../../units/boxes";
@@ -52,6 +53,15 @@ export const asked = (valve: Valve): Schemas["AskedValve"] => ({
   standIn: false,
 });
 
+/** Which kind of spring goes in, by kind of valve; the same where none is named. */
+export type ToKind = Partial<Record<"INTAKE" | "EXHAUST", string>>;
+
+const unnamed = (v: Schemas["AskedValve"]): Schemas["AskedValve"] => ({
+  ...v,
+  spring: undefined,
+  sameAgain: false,
+});
+
 /** Springs due for a change are chosen already. */
 export const dueValves = (known: Schemas["EngineSprings"]): Asked =>
   Object.fromEntries(
@@ -74,7 +84,8 @@ export function usePlanning(engineId: string, known: Schemas["EngineSprings"]) {
   const [order, setOrder] = useState<Ask["order"]>();
   const [lock, setLock] = useState<boolean>();
   const schema = wishIn(settings.unit);
-  const chosen = Object.values(valves);
+  const [toKind, setToKind] = useState<ToKind>({});
+  const chosen = Object.values(valves).map((v) => ({ ...v, toKind: toKind[kindOf(v.valve)] }));
   const askOf = ({ hand: _, engineHours: __, ...wish }: z.output<typeof schema>): Ask => ({
     ...wish,
     hold: wish.kind === "IN_CAR" ? wish.hold : "BLOCK",
@@ -129,6 +140,12 @@ export function usePlanning(engineId: string, known: Schemas["EngineSprings"]) {
     trouble: entry.trouble ?? (refused?.errors.length === 0 ? refused.message : undefined),
     valves,
     setValves,
+    toKind,
+    /** Another kind of spring at all chosen valves of a kind; a spring chosen by name goes with it. */
+    setToKind: (next: ToKind) => {
+      setToKind(next);
+      setValves((all) => Object.fromEntries(Object.entries(all).map(([v, a]) => [v, unnamed(a)])));
+    },
     setOrder,
     lock,
     setLock,

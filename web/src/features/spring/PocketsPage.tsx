@@ -62,6 +62,11 @@ function Heights({ engine, known }: HeightsProps) {
             takes off the seat load can be reckoned.
           </Notice>
         )}
+        {known.oddRetainers.map((o) => (
+          <Notice key={o.valve} tone="ask">
+            {o.valve} has retainer {o.part} among {o.among}
+          </Notice>
+        ))}
         <p className="text-muted">
           Installed height, {heightUnit(unit)}:{" "}
           {out === 0 ? `all within ±${heightText(known.toleranceIn, unit)}` : `${out} out of tolerance`}

@@ -1,6 +1,7 @@
 package shim.app.change;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.OptionalDouble;
@@ -147,7 +148,7 @@ class HandOver {
               done.hand(),
               "spring change: " + Objects.requireNonNullElse(m.out(), "out")));
     }
-    Springs.FittingEntry from = old == null ? null : old.fitting();
+    Around around = around(old == null ? null : old.fitting(), work.to(), m);
     springs.fit(
         Jobs.named(row.id(), p + " " + in),
         new Springs.FittingEntry(
@@ -159,15 +160,56 @@ class HandOver {
             null,
             null,
             v.heightIn(),
-            m.shims() != null ? m.shims() : from == null ? null : from.shims(),
-            from == null ? null : from.retainer(),
-            from == null ? null : from.locks(),
-            from == null ? null : from.locator(),
-            from == null ? null : from.sealGapIn(),
-            from == null ? null : from.pocketIn(),
+            around.shims(),
+            around.retainer(),
+            around.locks(),
+            around.locator(),
+            around.sealGapIn(),
+            around.pocketIn(),
             null,
             done.hand(),
             "spring change"));
+  }
+
+  /** What stands around a spring that goes in. */
+  private record Around(
+      @Nullable String shims,
+      @Nullable String retainer,
+      @Nullable String locks,
+      @Nullable String locator,
+      @Nullable Double sealGapIn,
+      @Nullable Double pocketIn) {
+    static final Around UNKNOWN = new Around(null, null, null, null, null, null);
+  }
+
+  /** As it was; with a spring of another kind, what the plan put in with it. */
+  private static Around around(
+      Springs.@Nullable FittingEntry from, JobPlan.@Nullable Parts to, Measured m) {
+    if (to != null) {
+      String planned =
+          m.valve().shims() == to.shimsIn().size()
+              ? to.shimsIn().stream()
+                  .map(s -> String.format(Locale.ROOT, "%.3f", s))
+                  .collect(Collectors.joining(" "))
+              : m.valve().shims() + " pieces";
+      return new Around(
+          m.shims() == null ? planned : m.shims(),
+          to.retainer(),
+          to.locks(),
+          to.cup().isBlank() ? null : to.cup(),
+          to.sealGapIn(),
+          to.pocketIn());
+    }
+    if (from == null) {
+      return Around.UNKNOWN;
+    }
+    return new Around(
+        m.shims() == null ? from.shims() : m.shims(),
+        from.retainer(),
+        from.locks(),
+        from.locator(),
+        from.sealGapIn(),
+        from.pocketIn());
   }
 
   private static Springs.FittingEntry measured(Springs.FittingEntry f, Measured m, Done done) {

@@ -37,6 +37,10 @@ import shim.core.change.SpringChange;
 import shim.core.engine.EngineSheet;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
+import shim.core.spring.Fit;
+import shim.core.spring.OddPart;
+import shim.core.spring.SpringChoice;
+import shim.core.spring.WeakestLink;
 import shim.core.unit.Known;
 import shim.core.walk.Step;
 import shim.core.walk.WalkAct;
@@ -51,6 +55,7 @@ class JobPlanner {
   private final Pockets pockets;
   private final ChangeRules rules;
   private final JobReader jobs;
+  private final OtherKinds otherKinds;
 
   JobPlanner(
       Engines engines,
@@ -58,7 +63,9 @@ class JobPlanner {
       SpringShelf shelves,
       Pockets pockets,
       ChangeRules rules,
-      JobReader jobs) {
+      JobReader jobs,
+      OtherKinds otherKinds) {
+    this.otherKinds = otherKinds;
     this.engines = engines;
     this.springs = springs;
     this.shelves = shelves;
@@ -73,13 +80,16 @@ class JobPlanner {
    * @param spring spring that goes in; blank takes the best match from stock, or puts the old one
    *     back where there is none
    * @param standIn it stays only until the right one comes
+   * @param toKind kind of spring that goes in, with its retainer, locks and shims; null keeps the
+   *     kind
    */
   record AskedValve(
       @NotNull Position valve,
       @Nullable UUID spring,
       boolean newSeal,
       boolean sameAgain,
-      boolean standIn) {}
+      boolean standIn,
+      @Nullable UUID toKind) {}
 
   /**
    * What is wanted.
@@ -103,14 +113,27 @@ class JobPlanner {
       @NotNull(message = "say whether the engine is hot or cold") HeatState state,
       @NotNull List<AskedValve> valves) {}
 
-  /** One valve of the plan. */
+  /**
+   * A valve as it was and as it will be with a spring of another kind.
+   *
+   * @param weakest part of the chain nearest to its limit
+   */
+  record ToKind(
+      JobPlan.Parts parts,
+      Fit before,
+      Fit after,
+      WeakestLink.@Nullable Link weakestBefore,
+      WeakestLink.@Nullable Link weakest) {}
+
+  /** One valve of the plan; {@code change} only where it gets a spring of another kind. */
   record PlannedValve(
       Position valve,
       @Nullable String oldSpring,
       String newSpring,
       @Nullable UUID newSpringId,
       double targetIn,
-      List<SpringShelf.Offer> offers) {}
+      List<SpringShelf.Offer> offers,
+      @Nullable ToKind change) {}
 
   /**
    * What air does to the crank.
@@ -142,6 +165,8 @@ class JobPlanner {
    * @param air missing where no bore, stroke and rod are written down
    * @param routes one for each school of order
    * @param minutes from the team's own past jobs; missing before the first
+   * @param against what speaks against the other kinds that are wanted
+   * @param oddRetainers valves whose retainer would differ from the others'
    */
   record JobPlanView(
       Hold hold,
@@ -155,7 +180,9 @@ class JobPlanner {
       List<ComesOff> comesOff,
       List<String> cautions,
       @Nullable Double minutes,
-      int steps) {}
+      int steps,
+      List<SpringChoice.Against> against,
+      List<OddPart> oddRetainers) {}
 
   /** A plan with the springs its marks stand for. */
   record Planned(JobAsk ask, JobPlan plan, Map<String, UUID> springs) {}
@@ -166,7 +193,8 @@ class JobPlanner {
     Pockets.EnginePockets known = pockets.of(engineId);
     ChangeRules.ChangeRulesSheet sheet = rules.of(engineId);
     JobWish wish = wish(stored.sheet(), sheet, ask);
-    Planned planned = plan(stored, sheet, ask, wish, known, shelf);
+    OtherKinds.Chosen others = others(engineId, ask, known);
+    Planned planned = plan(stored, sheet, ask, wish, known, shelf, others);
     JobPlan plan = planned.plan();
     Map<Route.School, Route> routes = new LinkedHashMap<>();
     for (Route.School school : Route.School.values()) {
@@ -176,7 +204,7 @@ class JobPlanner {
     return new JobPlanView(
         plan.hold(),
         plan.hold().says(),
-        valves(known, shelf, planned),
+        valves(known, shelf, planned, others),
         stored.engine().layout().sharedTdc(),
         ask.hold() == Hold.AIR ? airView(wish, ask.headIn()) : null,
         routes,
@@ -189,14 +217,42 @@ class JobPlanner {
         ComesOff.of(plan),
         Cautions.of(plan),
         Maybe.orNull(minutes(engineId, plan.valves().size())),
-        steps.size());
+        steps.size(),
+        others.against(),
+        OddPart.in(retainers(known, plan)));
   }
 
   Planned plan(UUID engineId, JobAsk ask) {
     Engines.Stored stored = engines.get(engineId);
     ChangeRules.ChangeRulesSheet sheet = rules.of(engineId);
     JobWish wish = wish(stored.sheet(), sheet, ask);
-    return plan(stored, sheet, ask, wish, pockets.of(engineId), shelves.of(engineId));
+    Pockets.EnginePockets known = pockets.of(engineId);
+    OtherKinds.Chosen others = others(engineId, ask, known);
+    others.refuseWhatCannotBe();
+    return plan(stored, sheet, ask, wish, known, shelves.of(engineId), others);
+  }
+
+  private OtherKinds.Chosen others(UUID engineId, JobAsk ask, Pockets.EnginePockets known) {
+    Map<Position, UUID> wanted = new HashMap<>();
+    for (AskedValve v : ask.valves()) {
+      if (v.toKind() != null) {
+        wanted.put(v.valve(), v.toKind());
+      }
+    }
+    return otherKinds.choose(engineId, wanted, known);
+  }
+
+  /** Which retainer stands at each valve once the job is done. */
+  private static Map<Position, String> retainers(Pockets.EnginePockets known, JobPlan plan) {
+    Map<Position, String> all = new HashMap<>();
+    known
+        .pockets()
+        .forEach(
+            p -> all.put(p.position(), Objects.requireNonNullElse(p.fitting().retainer(), "")));
+    plan.valves().stream()
+        .filter(w -> w.to() != null)
+        .forEach(w -> all.put(w.valve(), w.to().retainer()));
+    return all;
   }
 
   private static Planned plan(
@@ -205,13 +261,14 @@ class JobPlanner {
       JobAsk ask,
       JobWish wish,
       Pockets.EnginePockets known,
-      SpringShelf.Shelf shelf) {
+      SpringShelf.Shelf shelf,
+      OtherKinds.Chosen others) {
     Set<Position> asked = ask.valves().stream().map(AskedValve::valve).collect(Collectors.toSet());
     Map<Position, JobWish.Pocket> pockets = new HashMap<>();
     Map<String, UUID> marks = new HashMap<>();
     for (Pockets.PocketView p : known.pockets()) {
       if (asked.contains(p.position())) {
-        pockets.put(p.position(), pocket(p, shelf));
+        pockets.put(p.position(), pocket(p, shelf, others));
         marks.put(p.mark(), p.fitting().springId());
       }
     }
@@ -234,9 +291,24 @@ class JobPlanner {
     return new Planned(ask, wish.plan(stored.engine(), pockets, shop), marks);
   }
 
-  private static JobWish.Pocket pocket(Pockets.PocketView p, SpringShelf.Shelf shelf) {
+  private static JobWish.Pocket pocket(
+      Pockets.PocketView p, SpringShelf.Shelf shelf, OtherKinds.Chosen others) {
+    OtherKinds.Other to = others.at().get(p.position());
+    SpringShelf.Seat seat = seat(p, to);
     return new JobWish.Pocket(
-        p.mark(), p.fitting().shims(), p.targetIn(), shelf.bestFirst(p), p.form().damped());
+        p.mark(),
+        p.fitting().shims(),
+        seat.heightIn(),
+        shelf.bestFirst(p, seat),
+        to == null ? p.form().damped() : to.damped(),
+        to == null ? null : to.parts());
+  }
+
+  /** Where the spring that goes in will stand. */
+  private static SpringShelf.Seat seat(Pockets.PocketView p, OtherKinds.@Nullable Other to) {
+    return to == null
+        ? new SpringShelf.Seat(p.typeId(), p.targetIn(), p.fitting().pocketIn())
+        : new SpringShelf.Seat(to.typeId(), to.heightIn(), to.parts().pocketIn());
   }
 
   private JobWish wish(EngineSheet engine, ChangeRules.ChangeRulesSheet team, JobAsk ask) {
@@ -276,24 +348,31 @@ class JobPlanner {
       case NO_SUCH_VALVE -> Refusal.invalid("valves", "this engine has no valve " + valve);
       case NO_SPRING_ON_RECORD ->
           Refusal.invalid("valves", valve + " has no spring on record: put the set in first");
+      case NONE_OF_THAT_KIND ->
+          Refusal.invalid("valves", "no spring of that kind lies free for " + valve);
     };
   }
 
   private static List<PlannedValve> valves(
-      Pockets.EnginePockets known, SpringShelf.Shelf shelf, Planned planned) {
+      Pockets.EnginePockets known,
+      SpringShelf.Shelf shelf,
+      Planned planned,
+      OtherKinds.Chosen others) {
     Map<Position, Pockets.PocketView> at = new HashMap<>();
     known.pockets().forEach(p -> at.put(p.position(), p));
     return planned.plan().valves().stream()
         .map(
             w -> {
               Pockets.PocketView pocket = Known.in(at, w.valve());
+              OtherKinds.Other to = others.at().get(w.valve());
               return new PlannedValve(
                   w.valve(),
                   pocket.mark(),
                   w.newSpring(),
                   planned.springs().get(w.newSpring()),
                   w.height().targetIn(),
-                  shelf.offers(pocket));
+                  shelf.offers(pocket, seat(pocket, to)),
+                  to == null ? null : to.change(pocket));
             })
         .toList();
   }

@@ -163,7 +163,12 @@ class SpringJobs implements WalkKind<JobPlanner.Planned, Job> {
     }
     String shims = HandOver.last(acts, SpringAct.STACK, valve);
     Pockets.Under under = new Pockets.Under(state.shims(), shims);
-    return pockets.at(job.engine(), valve, state.heightIn(), spring, under).orElse(null);
+    boolean other = job.plan().plan().work(valve).filter(w -> w.to() != null).isPresent();
+    // Ways to a height are known for the parts on record, not for those of another kind.
+    return pockets
+        .at(job.engine(), valve, state.heightIn(), spring, under)
+        .map(a -> other ? new Pockets.AtHeight(a.heightIn(), a.fit(), List.of()) : a)
+        .orElse(null);
   }
 
   /** How to find the place the crank is barred to; without a cam nobody can say. */

@@ -45,6 +45,9 @@ class SpringShelf {
       double hours,
       @Nullable Double playIn) {}
 
+  /** Where a spring of a kind would stand. */
+  record Seat(UUID typeId, double heightIn, @Nullable Double pocketIn) {}
+
   /** What lies on the shelf for an engine's pockets, looked up once for all of them. */
   Shelf of(UUID engineId) {
     List<Springs.StoredSpring> all = springs.all();
@@ -72,8 +75,8 @@ class SpringShelf {
       Map<UUID, LoadCurve> curves,
       Map<UUID, SpringTests.LastLoad> read) {
 
-    List<Offer> offers(Pockets.PocketView pocket) {
-      return bestFirst(pocket).stream()
+    List<Offer> offers(Pockets.PocketView pocket, Seat seat) {
+      return bestFirst(pocket, seat).stream()
           .map(
               s ->
                   new Offer(
@@ -81,55 +84,61 @@ class SpringShelf {
                       s.mark(),
                       stored(s).spring().setName(),
                       Maybe.orNull(s.loadLbf()),
-                      pocket.targetIn(),
+                      seat.heightIn(),
                       s.hours(),
                       Maybe.orNull(s.playIn())))
           .toList();
+    }
+
+    private UUID typeOf(UUID spring) {
+      return Known.in(known, spring).spring().typeId();
     }
 
     private Springs.StoredSpring stored(Spare s) {
       return Known.in(known, UUID.fromString(s.id()));
     }
 
-    /** Springs that could go in here, the best match first. */
-    List<Spare> bestFirst(Pockets.PocketView pocket) {
+    /** Springs of a kind that could go in here at a height, the best match first. */
+    List<Spare> bestFirst(Pockets.PocketView pocket, Seat seat) {
       UUID own = pocket.fitting().springId();
       List<Double> others =
           fitted.stream()
               .filter(f -> f.valve().kind() == pocket.position().kind())
+              .filter(f -> typeOf(f.springId()).equals(seat.typeId()))
               .map(Springs.FittingEntry::springId)
               .filter(id -> !id.equals(own))
-              .map(id -> load(id, pocket))
+              .map(id -> load(id, seat))
               .filter(OptionalDouble::isPresent)
               .map(OptionalDouble::getAsDouble)
               .toList();
       List<Spare> spares =
           free.stream()
-              .filter(s -> s.spring().typeId().equals(pocket.typeId()))
-              .map(s -> spare(s, pocket))
+              .filter(s -> s.spring().typeId().equals(seat.typeId()))
+              .map(s -> spare(s, pocket, seat))
               .toList();
-      double wanted = Spare.wantedLbf(others, pocket.fit().seatLbf());
+      double sheetLbf = Known.in(curves, seat.typeId()).loadAt(seat.heightIn());
+      double wanted = Spare.wantedLbf(others, sheetLbf);
       return Spare.bestFirst(spares, wanted);
     }
 
-    private Spare spare(Springs.StoredSpring s, Pockets.PocketView pocket) {
+    private Spare spare(Springs.StoredSpring s, Pockets.PocketView pocket, Seat seat) {
       return new Spare(
           s.id().toString(),
           s.spring().mark(),
           sameSet(s, Known.in(known, pocket.fitting().springId())),
-          play(s, pocket),
-          load(s.id(), pocket),
+          play(s, seat),
+          load(s.id(), seat),
           s.spring().hoursBefore());
     }
 
     /** Its last reading moved to the height that is wanted here. */
-    private OptionalDouble load(UUID spring, Pockets.PocketView pocket) {
+    private OptionalDouble load(UUID spring, Seat seat) {
       SpringTests.LastLoad last = read.get(spring);
       return last == null
           ? OptionalDouble.empty()
           : OptionalDouble.of(
-              Known.in(curves, pocket.typeId())
-                  .move(last.loadLbf(), last.heightIn(), pocket.targetIn())
+              Known.in(curves, seat.typeId())
+                  .move(last.loadLbf(), last.heightIn(), seat.heightIn())
                   .loadLbf());
     }
   }
@@ -138,9 +147,9 @@ class SpringShelf {
     return a.spring().setName() != null && a.spring().setName().equals(b.spring().setName());
   }
 
-  private static OptionalDouble play(Springs.StoredSpring s, Pockets.PocketView pocket) {
+  private static OptionalDouble play(Springs.StoredSpring s, Seat seat) {
     Double od = s.spring().odIn();
-    Double hole = pocket.fitting().pocketIn();
+    Double hole = seat.pocketIn();
     return od == null || hole == null ? OptionalDouble.empty() : OptionalDouble.of(hole - od);
   }
 }

@@ -15,6 +15,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.change.ChangeRules;
+import shim.app.change.SpringKinds;
 import shim.app.fatigue.SpringTests;
 import shim.app.http.Refusal;
 import shim.app.spring.SpringTypes;
@@ -37,6 +38,7 @@ import shim.core.unit.Known;
 class AssemblyPlanner {
   private final Heads heads;
   private final HeadChoice choice;
+  private final SpringKinds known;
   private final Springs springs;
   private final SpringTests tests;
   private final ChangeRules rules;
@@ -45,6 +47,7 @@ class AssemblyPlanner {
   AssemblyPlanner(
       Heads heads,
       HeadChoice choice,
+      SpringKinds known,
       Springs springs,
       SpringTests tests,
       ChangeRules rules,
@@ -52,6 +55,7 @@ class AssemblyPlanner {
     this.types = types;
     this.heads = heads;
     this.choice = choice;
+    this.known = known;
     this.springs = springs;
     this.tests = tests;
     this.rules = rules;
@@ -126,7 +130,7 @@ class AssemblyPlanner {
       UUID headId, HeadSheet sheet, List<Position> valves, AssemblyAsk ask) {
     List<SpringChoice.Bare> bare = choice.bare(headId, sheet);
     Map<UUID, KindOf> kinds = new HashMap<>();
-    choice.kinds(sheet.madeFor()).forEach(k -> kinds.put(UUID.fromString(k.id()), k));
+    known.kinds(sheet.madeFor()).forEach(k -> kinds.put(UUID.fromString(k.id()), k));
     Map<Position, AtValve> all = new TreeMap<>();
     for (ValveKind kind : ValveKind.values()) {
       List<Position> here = valves.stream().filter(p -> p.kind() == kind).toList();
@@ -135,11 +139,11 @@ class AssemblyPlanner {
       if (spring == null) {
         throw Refusal.invalid(field, "there is no such kind of spring here");
       }
-      List<SpringChoice.Bare> known = bare.stream().filter(b -> here.contains(b.valve())).toList();
-      requireMeasured(field, here, known);
-      if (!known.isEmpty()) {
+      List<SpringChoice.Bare> measured = bare.stream().filter(b -> here.contains(b.valve())).toList();
+      requireMeasured(field, here, measured);
+      if (!measured.isEmpty()) {
         SpringChoice.Ranked r =
-            SpringChoice.of(List.of(spring), known, choice.asked(sheet)).kinds().get(0);
+            SpringChoice.of(List.of(spring), measured, choice.asked(sheet)).kinds().get(0);
         requireFit(field, r);
         r.at().forEach(a -> all.put(a.valve(), a));
       }
@@ -183,11 +187,7 @@ class AssemblyPlanner {
     }
     List<Springs.StoredSpring> box =
         springs.free().stream().filter(s -> s.spring().typeId().equals(type)).toList();
-    KindOf kind =
-        choice.kinds(sheet.madeFor()).stream()
-            .filter(k -> k.id().equals(type.toString()))
-            .findFirst()
-            .orElseThrow();
+    KindOf kind = known.one(sheet.madeFor(), type).orElseThrow();
     if (box.size() < at.size()) {
       throw Refusal.invalid(
           ask.typeIntake().equals(type) ? "ask.typeIntake" : "ask.typeExhaust",
@@ -249,8 +249,10 @@ class AssemblyPlanner {
         a.way().shimsIn(),
         a.cup() == null ? "" : a.cup().name(),
         ask.seal(a.valve().kind()),
-        a.retainer() == null ? "the usual" : named(a.retainer().name(), a.way().retainerIn()),
-        a.locks() == null ? "plain" : named(a.locks().name(), a.way().lockIn()),
+        a.retainer() == null
+            ? "the usual"
+            : SpringKinds.named(a.retainer().name(), a.way().retainerIn()),
+        a.locks() == null ? "plain" : SpringKinds.named(a.locks().name(), a.way().lockIn()),
         new AssemblyPlan.Wanted(
             a.way().heightIn(),
             asked.toleranceIn(),
@@ -260,12 +262,5 @@ class AssemblyPlanner {
             asked.limits().coilGapIn(),
             asked.limits().sealIn(),
             sheet.guidePlayIn()));
-  }
-
-  /** A name with what it changes, so that whoever reads it later knows the stack. */
-  static String named(String name, double raisesIn) {
-    String by = HeadChoice.signed(raisesIn);
-    boolean plain = raisesIn == 0 || name.contains(by);
-    return plain ? name : name + " " + by;
   }
 }

@@ -1,22 +1,15 @@
 package shim.app.head;
 
-import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import shim.app.record.Maybe;
+import shim.app.change.SpringKinds;
 import shim.app.spring.Pockets;
-import shim.app.spring.SpringKits;
 import shim.app.spring.SpringRules;
-import shim.app.spring.SpringTypes;
-import shim.app.spring.Springs;
-import shim.app.stock.Parts;
 import shim.core.engine.ValveKind;
 import shim.core.spring.Fit;
 import shim.core.spring.FitLimits;
@@ -28,27 +21,14 @@ import shim.core.spring.SpringChoice;
 @Transactional(readOnly = true)
 class HeadChoice {
   private final Heads heads;
-  private final SpringTypes types;
-  private final SpringKits kits;
-  private final Springs springs;
+  private final SpringKinds kinds;
   private final SpringRules rules;
-  private final Parts parts;
   private final Pockets pockets;
 
-  HeadChoice(
-      Heads heads,
-      SpringTypes types,
-      SpringKits kits,
-      Springs springs,
-      SpringRules rules,
-      Parts parts,
-      Pockets pockets) {
+  HeadChoice(Heads heads, SpringKinds kinds, SpringRules rules, Pockets pockets) {
     this.heads = heads;
-    this.types = types;
-    this.kits = kits;
-    this.springs = springs;
+    this.kinds = kinds;
     this.rules = rules;
-    this.parts = parts;
     this.pockets = pockets;
   }
 
@@ -73,7 +53,7 @@ class HeadChoice {
       Fit.Lift.of(asked.engine(), kind).ifPresent(l -> lifts.put(kind, l.grossIn()));
     }
     return new HeadChoiceView(
-        SpringChoice.of(kinds(sheet.madeFor()), bare(headId, sheet), asked).kinds(),
+        SpringChoice.of(kinds.kinds(sheet.madeFor()), bare(headId, sheet), asked).kinds(),
         lifts,
         asked.toleranceIn(),
         asked.shimsIn(),
@@ -93,42 +73,5 @@ class HeadChoice {
       grooves.put(ValveKind.EXHAUST, sheet.grooveExhaust());
     }
     return heads.record(headId, sheet).bare(grooves);
-  }
-
-  List<SpringChoice.KindOf> kinds(UUID engineId) {
-    SpringRules.SpringRulesSheet team = rules.of(engineId);
-    Map<UUID, Long> free =
-        springs.free().stream()
-            .collect(Collectors.groupingBy(s -> s.spring().typeId(), Collectors.counting()));
-    return types.all().stream()
-        .map(
-            t ->
-                new SpringChoice.KindOf(
-                    t.id().toString(),
-                    t.sheet(),
-                    t.type(),
-                    kit(kits.of(t.id()).kit(), team),
-                    free.getOrDefault(t.id(), 0L).intValue(),
-                    Maybe.orNull(parts.price(t.id()))))
-        .toList();
-  }
-
-  /** Where nobody wrote down what a kind can be had with, the team's offsets stand for it. */
-  private static Kit kit(Kit own, SpringRules.SpringRulesSheet team) {
-    List<Kit.LockPart> locks = new ArrayList<>(own.locks());
-    if (locks.isEmpty() && !team.offsets().isEmpty()) {
-      locks.add(new Kit.LockPart("plain", 0, null, null, null));
-      team.offsets().forEach(o -> locks.add(new Kit.LockPart(signed(o), o, null, null, null)));
-    }
-    List<Kit.RetainerPart> retainers = new ArrayList<>(own.retainers());
-    if (retainers.isEmpty() && !team.retainers().isEmpty()) {
-      retainers.add(new Kit.RetainerPart("usual", 0, null));
-      team.retainers().forEach(o -> retainers.add(new Kit.RetainerPart(signed(o), o, null)));
-    }
-    return new Kit(retainers, locks, own.cups());
-  }
-
-  static String signed(double inch) {
-    return String.format(Locale.ROOT, "%+.3f", inch);
   }
 }

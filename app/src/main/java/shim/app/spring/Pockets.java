@@ -23,6 +23,7 @@ import shim.core.spring.Fit;
 import shim.core.spring.FitLimits;
 import shim.core.spring.HeightPlan;
 import shim.core.spring.LoadCurve;
+import shim.core.spring.OddPart;
 import shim.core.spring.SpringChoice;
 import shim.core.spring.SpringSheet;
 import shim.core.spring.SpringType;
@@ -129,6 +130,7 @@ public class Pockets {
    *
    * @param shimsIn in stock
    * @param clearances what the team asks of them
+   * @param oddRetainers valves whose retainer differs from the others'
    */
   public record EnginePockets(
       double toleranceIn,
@@ -136,7 +138,8 @@ public class Pockets {
       List<Position> empty,
       @Nullable Unused unused,
       List<Double> shimsIn,
-      FitLimits.Sheet clearances) {}
+      FitLimits.Sheet clearances,
+      List<OddPart> oddRetainers) {}
 
   /** Something typed that cannot be used until something else is known. */
   public enum Unused {
@@ -186,7 +189,14 @@ public class Pockets {
             ? Unused.BOOST_WITHOUT_HEAD
             : null,
         house.sheet().shims(),
-        Objects.requireNonNullElse(house.sheet().clearances(), FitLimits.Sheet.BLANK));
+        Objects.requireNonNullElse(house.sheet().clearances(), FitLimits.Sheet.BLANK),
+        OddPart.in(retainers(fitted)));
+  }
+
+  private static Map<Position, String> retainers(Map<Position, Springs.StoredFitting> fitted) {
+    Map<Position, String> all = new HashMap<>();
+    fitted.forEach((p, f) -> all.put(p, Objects.requireNonNullElse(f.fitting().retainer(), "")));
+    return all;
   }
 
   private static PocketView pocket(

@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -30,6 +31,8 @@ import shim.app.record.Maybe;
 import shim.app.record.Small;
 import shim.core.engine.Position;
 import shim.core.running.PartHours;
+import shim.core.spring.Kit;
+import shim.core.spring.SpringChoice;
 import shim.core.spring.Stack;
 
 /** Springs by their marks, and where each is or was fitted; all history stays with the spring. */
@@ -122,6 +125,20 @@ public class Springs {
     /** Height of the bare pocket, as far as anybody can tell what is in. */
     public Optional<Double> bareHeightIn() {
       return heightIn == null ? Optional.empty() : stack().map(s -> s.bareIn(heightIn));
+    }
+
+    /** The valve as it would be bare, as far as anybody can tell what is in. */
+    public Optional<SpringChoice.Bare> bare() {
+      return stack()
+          .filter(s -> heightIn != null)
+          .map(
+              s ->
+                  new SpringChoice.Bare(
+                      valve,
+                      s.bareIn(Objects.requireNonNull(heightIn)),
+                      pocketIn,
+                      sealGapIn == null ? null : sealGapIn - s.lockIn(),
+                      Kit.Stem.UNKNOWN));
     }
 
     private Fittings.Stay stay() {

@@ -61,6 +61,7 @@ public record JobPlan(
    * @param newSpring mark of the spring meant to go in; the old one's to put it back
    * @param shims pieces under the spring now
    * @param damper the spring that goes in has one; null where it was kept before this was asked
+   * @param to what goes in with a spring of another kind; null where the kind stays
    */
   public record Work(
       Position valve,
@@ -69,9 +70,32 @@ public record JobPlan(
       boolean newSeal,
       int shims,
       Height height,
-      @Nullable Boolean damper) {
+      @Nullable Boolean damper,
+      @Nullable Parts to) {
     public Work {
       damper = Boolean.TRUE.equals(damper);
+    }
+  }
+
+  /**
+   * What goes in with a spring of another kind.
+   *
+   * @param kind its name
+   * @param shimsIn all that is under it then, thinnest first
+   * @param cup blank for none
+   * @param sealGapIn retainer to seal then, valve closed; null where it was not measured
+   * @param pocketIn diameter it stands in then; null where it was not measured
+   */
+  public record Parts(
+      String kind,
+      List<Double> shimsIn,
+      String retainer,
+      String locks,
+      String cup,
+      @Nullable Double sealGapIn,
+      @Nullable Double pocketIn) {
+    public Parts {
+      shimsIn = List.copyOf(shimsIn);
     }
   }
 
@@ -210,6 +234,11 @@ public record JobPlan(
     if (valves.stream().map(Work::valve).distinct().count() < valves.size()) {
       throw new IllegalArgumentException("a valve stands twice in the plan");
     }
+  }
+
+  /** Valves that get a spring of another kind. */
+  List<Work> toAnotherKind() {
+    return valves.stream().filter(w -> w.to() != null).toList();
   }
 
   public Set<Integer> cylinders() {

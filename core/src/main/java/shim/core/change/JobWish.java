@@ -48,10 +48,17 @@ public record JobWish(
    * @param mark of its spring
    * @param shims stack as it is written
    * @param spares best match first
-   * @param damper this kind of spring has one
+   * @param damper the kind of spring that goes in has one
+   * @param to what goes in with a spring of another kind; the height wanted and the spares are that
+   *     kind's then; null where the kind stays
    */
   public record Pocket(
-      String mark, @Nullable String shims, double targetIn, List<Spare> spares, boolean damper) {}
+      String mark,
+      @Nullable String shims,
+      double targetIn,
+      List<Spare> spares,
+      boolean damper,
+      JobPlan.@Nullable Parts to) {}
 
   /**
    * What the team has and how it works.
@@ -75,7 +82,9 @@ public record JobWish(
     /** A block cannot get under a head that is on. */
     BLOCK_WANTS_BENCH,
     NO_SUCH_VALVE,
-    NO_SPRING_ON_RECORD
+    NO_SPRING_ON_RECORD,
+    /** Nothing of the other kind that is wanted lies free. */
+    NONE_OF_THAT_KIND
   }
 
   /** A refusal and the valve it is about, if about one. */
@@ -107,7 +116,12 @@ public record JobWish(
         return Optional.of(new No(Refused.NO_SPRING_ON_RECORD, Optional.of(w.valve())));
       }
     }
-    return Optional.empty();
+    Map<Position, Free> in = springs(pockets);
+    return valves.stream()
+        .map(Wanted::valve)
+        .filter(p -> Known.in(pockets, p).to() != null && !in.containsKey(p))
+        .findFirst()
+        .map(p -> new No(Refused.NONE_OF_THAT_KIND, Optional.of(p)));
   }
 
   /**
@@ -182,6 +196,7 @@ public record JobWish(
         Stack.count(pocket.shims()),
         new JobPlan.Height(
             pocket.targetIn(), shop.toleranceIn(), shop.gaugeLowIn(), shop.gaugeHighIn()),
-        pocket.damper());
+        pocket.damper(),
+        pocket.to());
   }
 }

@@ -28,6 +28,22 @@ final class Script {
 
   private static final String PLUG_LOOK = "what each looks like: oil, a closed gap, a broken tip";
 
+  /** Pieces that go under a spring. */
+  private static int newShims(Work w) {
+    return w.to() == null ? w.shims() : w.to().shimsIn().size();
+  }
+
+  private static String sizes(Work w) {
+    if (w.to() == null) {
+      return "fewest pieces";
+    }
+    String shims =
+        w.to().shimsIn().isEmpty()
+            ? "no shim"
+            : String.join(" + ", w.to().shimsIn().stream().map(InWords::inch).toList());
+    return w.to().cup().isBlank() ? shims : shims + ", on " + w.to().cup();
+  }
+
   /** Writes the steps one after another. */
   private static final class Writer extends StepList {
     private final JobPlan plan;
@@ -66,13 +82,18 @@ final class Script {
       if (seals > 0) {
         layOut(Item.SEALS, (int) seals, "intake and exhaust seals differ");
       }
-      if (bare) {
-        layOut(Item.RETAINERS, plan.valves().size(), "with their locks, as sets");
+      int others = plan.toAnotherKind().size();
+      if (bare || others > 0) {
+        layOut(Item.RETAINERS, bare ? plan.valves().size() : others, "with their locks, as sets");
       }
-      if (bare || plan.schools().renewLocks()) {
-        layOut(Item.LOCKS, 2 * plan.valves().size(), "two a valve, of the right angle and groove");
+      int locked = bare || plan.schools().renewLocks() ? plan.valves().size() : others;
+      if (locked > 0) {
+        layOut(Item.LOCKS, 2 * locked, "two a valve, of the right angle and groove");
       }
-      int shims = bare ? plan.valves().stream().mapToInt(Work::shims).sum() : 0;
+      int shims =
+          bare
+              ? plan.valves().stream().mapToInt(Work::shims).sum()
+              : plan.toAnotherKind().stream().mapToInt(Script::newShims).sum();
       layOut(Item.SHIMS, shims, "what you put beside the job, piece by piece");
     }
 
@@ -194,8 +215,8 @@ final class Script {
           at(p, SpringAct.STACK, p + ": shims, cup and rotator under the spring, count the shims");
       set(
           stack
-              .with((double) w.shims(), null)
-              .looking("thinnest at the bottom", "serrated side down", "fewest pieces"));
+              .with((double) newShims(w), null)
+              .looking(sizes(w), "thinnest at the bottom", "serrated side down"));
       if (w.newSeal()) {
         set(
             at(p, SpringAct.SEAL, p + ": new seal, guide boss clean and dry, pressed with a socket")
@@ -204,13 +225,23 @@ final class Script {
       Step height = at(p, SpringAct.HEIGHT, p + ": installed height with the parts that go in");
       set(height.with(w.height().targetIn(), null).looking(w.height().words()));
       String inner = plan.drive().innerOut() ? ", the inner left out" : "";
+      String kind = w.to() == null ? "" : ", " + w.to().kind();
       set(
-          at(p, SpringAct.SPRING_IN, p + ": spring in" + inner)
+          at(p, SpringAct.SPRING_IN, p + ": spring in" + kind + inner)
               .with(null, w.newSpring())
               .looking(
                   Boolean.TRUE.equals(w.damper())
                       ? new String[] {"its damper built into it first", wayUp(w)}
                       : new String[] {wayUp(w)}));
+      if (w.to() != null) {
+        set(
+            at(
+                    p,
+                    WalkAct.TICK,
+                    "match",
+                    p + ": retainer " + w.to().retainer() + ", locks " + w.to().locks())
+                .looking("the old ones are not on the bench any more", "angle and groove match"));
+      }
       compress(p, "again", "Compress " + p);
       set(
           at(p, SpringAct.HOOK, p + ": locks in")
@@ -374,13 +405,17 @@ final class Script {
       return plan.valves().stream().filter(Work::newSeal).count();
     }
 
-    /** Old locks and seals that were exchanged go away, and are no longer looked for. */
+    /** Old parts that were exchanged go away, and are no longer looked for. */
     private void oldOnes(Item item) {
+      List<Work> others = plan.toAnotherKind();
+      int locked = plan.schools().renewLocks() ? plan.valves().size() : others.size();
       double old =
           switch (item) {
-            case LOCKS -> plan.schools().renewLocks() ? 2 * plan.valves().size() : 0;
+            case LOCKS -> 2 * locked;
             case SEALS -> newSeals();
-            case RETAINERS, SPRINGS, SHIMS, TOOLS, RAGS -> 0;
+            case RETAINERS -> others.size();
+            case SHIMS -> others.stream().mapToInt(Work::shims).sum();
+            case SPRINGS, TOOLS, RAGS -> 0;
           };
       if (old > 0 && plan.kind() != Kind.ASSEMBLE) {
         set(

@@ -141,7 +141,8 @@ public final class SpringPractice {
                         true,
                         1,
                         new JobPlan.Height(1.95, 0.005, null, null),
-                        false))
+                        false,
+                        null))
             .toList(),
         new JobPlan.Drive(true, false, false, false, false, null, null),
         Schools.USUAL,

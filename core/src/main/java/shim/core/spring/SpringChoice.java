@@ -285,7 +285,8 @@ public record SpringChoice(List<Ranked> kinds) {
     }
   }
 
-  static List<WeakestLink.Link> links(AtValve a, Asked asked) {
+  /** Parts of a valve's chain under it, the nearest to its limit first. */
+  public static List<WeakestLink.Link> links(AtValve a, Asked asked) {
     double gross = Fit.Lift.of(asked.engine(), a.valve().kind()).map(Fit.Lift::grossIn).orElse(0.0);
     return WeakestLink.of(
             asked.links().getOrDefault(a.valve().kind(), List.of()),

@@ -34,9 +34,22 @@ class JobWishTest {
     List<Spare> free = Stream.of(spares).map(JobWishTest::spare).toList();
     Map<Position, Pocket> all = new HashMap<>();
     for (Position p : List.of(E3, I3)) {
-      all.put(p, new Pocket("A " + p, "0.015 + 0.030", 1.95, free, false));
+      all.put(p, new Pocket("A " + p, "0.015 + 0.030", 1.95, free, false, null));
     }
     return all;
+  }
+
+  @Test
+  void anotherKindThatDoesNotLieThereIsNoSpringOfTheOldKind() {
+    JobPlan.Parts to = new JobPlan.Parts("stiff", List.of(0.060), "R", "L", "", null, null);
+    Map<Position, Pocket> none =
+        Map.of(E3, new Pocket("A 3E", "0.015", 1.95, List.of(), false, to));
+    JobWish wish = inCar(best(E3));
+    assertThat(wish.refused(Plans.V8, none))
+        .contains(new JobWish.No(JobWish.Refused.NONE_OF_THAT_KIND, Optional.of(E3)));
+    Map<Position, Pocket> some =
+        Map.of(E3, new Pocket("A 3E", "0.015", 1.95, List.of(spare("S-1")), false, to));
+    assertThat(wish.refused(Plans.V8, some)).isEmpty();
   }
 
   private static Wanted best(Position p) {

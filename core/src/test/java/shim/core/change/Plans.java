@@ -48,7 +48,8 @@ final class Plans {
         true,
         1,
         new JobPlan.Height(1.950, 0.005, 1.700, 2.200),
-        false);
+        false,
+        null);
   }
 
   static JobPlan plan(

@@ -143,10 +143,39 @@ class ScriptTest {
     JobPlan.Work w = work("3E", "B-1");
     JobPlan damped =
         Plans.onAir(
-            new JobPlan.Work(w.valve(), w.oldSpring(), w.newSpring(), true, 1, w.height(), true));
+            new JobPlan.Work(
+                w.valve(), w.oldSpring(), w.newSpring(), true, 1, w.height(), true, null));
     assertThat(Script.of(damped))
         .filteredOn(s -> s.act() == SpringAct.SPRING_IN)
         .allSatisfy(s -> assertThat(s.look()).first().asString().contains("damper"));
+  }
+
+  /** Two shims in, two old ones out; locks and retainers of the new kind, the old ones away. */
+  @Test
+  void anotherKindGoesInWithItsPartsAndTheOldOnesAreCountedAway() {
+    JobPlan.Work w = work("3E", "S-1");
+    JobPlan.Parts to =
+        new JobPlan.Parts("stiff", List.of(0.015, 0.060), "R10", "L10 +0.050", "cup C", 0.8, 1.556);
+    JobPlan plan =
+        Plans.onAir(
+            new JobPlan.Work(w.valve(), w.oldSpring(), "S-1", true, 1, w.height(), false, to),
+            work("3I", "A-3I"));
+    List<Step> steps = Script.of(plan);
+    assertThat(steps)
+        .filteredOn(s -> s.act() == WalkAct.LAY_OUT)
+        .extracting(s -> s.word() + " " + s.figure().intValue())
+        .contains("RETAINERS 1", "LOCKS 2", "SHIMS 2", "SPRINGS 1");
+    assertThat(steps)
+        .filteredOn(s -> s.act() == WalkAct.PUT_AWAY)
+        .extracting(s -> s.word() + " " + s.figure().intValue())
+        .containsExactlyInAnyOrder("LOCKS 2", "RETAINERS 1", "SHIMS 1", "SEALS 2");
+    assertThat(steps.stream().map(Step::title))
+        .contains("3E: spring in, stiff", "3E: retainer R10, locks L10 +0.050", "3I: spring in");
+    Walk<Job> done = Plans.walkTo(plan, "none");
+    assertThat(done.end()).isEqualTo(End.SIGNED);
+    assertThat(done.own().valve(w.valve()).shims()).isEqualTo(2);
+    assertThat(done.count(Item.SPRINGS).expected()).as("the old one on the bench").isEqualTo(1);
+    assertThat(done.count(Item.SHIMS).expected()).isZero();
   }
 
   private static List<String> plugs(Hold hold, Schools.PlugsOut out, Schools.Plugs in) {

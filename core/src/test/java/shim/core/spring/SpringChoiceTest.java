@@ -140,7 +140,9 @@ class SpringChoiceTest {
     assertThat(r.verdict()).isEqualTo(Verdict.FITS);
   }
 
-  /** 1.966 is reached by one shim under plain locks, or by 0.060 under tall ones: the plain ones. */
+  /**
+   * 1.966 is reached by one shim under plain locks, or by 0.060 under tall ones: the plain ones.
+   */
   @Test
   void oneKindOfLocksStaysInASetWhereItCan() {
     Kit kit =
