@@ -25,7 +25,8 @@ export function OffForm({ engineId, onClose }: { engineId?: string; onClose: () 
   const known = useQuery(enginesQuery()).data ?? [];
   const sitting = useQuery(headsQuery()).data ?? [];
   const [fresh] = useState(newId);
-  const start = known.find((e) => e.id === engineId) ?? known[0];
+  const from = engineId ?? sitting.find((h) => h.engineId !== undefined)?.engineId;
+  const start = known.find((e) => e.id === from) ?? known[0];
   const { box, form, submit, trouble, error } = useEntry({
     schema: off,
     first: { engineId: start?.id ?? "", engineHours: "", name: "" },

@@ -186,7 +186,7 @@ class HeadApiTest extends JobApi {
     String pockets = text(get("/api/engines/" + other + "/pockets"));
     assertThat(JsonPath.<List<?>>read(pockets, "$.pockets")).hasSize(16);
     assertThat(JsonPath.<List<Double>>read(pockets, "$.pockets[*].fitting.heightIn"))
-        .containsOnly(1.951);
+        .containsOnly(1.95);
     List<String> open =
         JsonPath.read(text(get("/api/engines/" + other + "/open-items")), "$[*].kind");
     assertThat(open).containsExactlyInAnyOrder("RECHECK", "RESET");

@@ -2,12 +2,14 @@ package shim.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 
-/** Springs of two cylinders changed by keyboard; killed on the way; watched by a second device. */
+/**
+ * Springs of two cylinders changed for another kind by keyboard; killed on the way; watched by a
+ * second device.
+ */
 class ChangeJourneyTest {
   private static String engineWithSprings(RunningShim shim) {
     String engine = Sheets.putV8(shim);
@@ -22,13 +24,12 @@ class ChangeJourneyTest {
         """
         {"typeId":"%s","setName":"A","engineHours":0,"hoursBefore":0,"heightIn":1.95,"hand":"KV"}"""
             .formatted(type));
-    for (String mark : List.of("N-1", "N-2")) {
-      shim.put(
-          "/api/springs/" + UUID.randomUUID(),
-          """
-          {"typeId":"%s","mark":"%s","hoursBefore":0,"scrapped":false}"""
-              .formatted(type, mark));
-    }
+    String stiff = Sheets.putKind(shim, "HV stiff", 240, "N", 2);
+    shim.put(
+        "/api/spring-types/" + stiff + "/kit",
+        """
+        {"kit":{"retainers":[{"name":"R10","raisesIn":0,"lockDeg":10}],
+         "locks":[{"name":"L10","raisesIn":0,"lockDeg":10}],"cups":[]},"hand":"KV"}""");
     return engine;
   }
 
@@ -41,6 +42,9 @@ class ChangeJourneyTest {
       browser.open(shim.url("/engines/" + engine + "/change")).sees("Choose the valves");
       browser.tabTo("3E").keys(Keys.ENTER).tabTo("6I").keys(Keys.ENTER);
       browser.sees("2 to do: 3E 6I").sees("Share a TDC: 1+6");
+      browser.choose("Springs at the intakes", "HV stiff");
+      browser.choose("Springs at the exhausts", "HV stiff").sees("as it was → as it will be");
+      browser.sees("220 →").sees("R10, L10");
       browser.fill("Your initials", "KV").tabTo("Begin:").keys(Keys.ENTER);
       browser.awaitAddress("/jobs/").sees("Read the cautions");
       Walker walker = new Walker(browser, shim).to("3E:SPRING_OUT");
@@ -79,6 +83,8 @@ class ChangeJourneyTest {
       browser.await(() -> !browser.text().contains("1 tool missing"));
       walker.doIt();
       browser.sees("Signed off by KV");
+      assertThat(shim.get("/api/engines/" + engine + "/pockets"))
+          .contains("\"mark\":\"N-1\"", "\"mark\":\"N-2\"", "\"retainer\":\"R10\"");
       browser.press("What stays open").sees("re-check lash after the first heat cycle: 3E 6I");
       browser.press("Put right").fill("How", "checked hot, 12 and 12");
       browser.keys(Keys.ENTER);

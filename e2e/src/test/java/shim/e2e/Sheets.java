@@ -20,16 +20,58 @@ final class Sheets {
         "lashIntakeIn":0.018,"lashExhaustIn":0.018,"lashState":"HOT"}}
       """;
 
+  /** One cylinder, two valves: everything a head has, and soon round. */
+  private static final String SINGLE =
+      """
+      {"name":"Test single",
+       "layout":{"arrangement":"INLINE","firingOrder":"1","banks":[
+        {"name":"the head","cylinders":"1","valveOrder":"IE"}]},
+       "drive":{"lifter":"ROLLER_SOLID","rocker":"SHAFT","ratioIntake":1.6,
+        "adjuster":"SCREW_PUSHROD_END","thread":"7/16-20"},
+       "bottomEnd":{"boreIn":4.0,"strokeIn":3.48,"rodIn":5.7},
+       "cam":{"liftAt":"LOBE","liftIntakeIn":0.40,"lsaDeg":110,"intakeCentreDeg":106,
+        "intake":[{"tappetLiftIn":0.02,"durationDeg":280}],
+        "exhaust":[{"tappetLiftIn":0.02,"durationDeg":286}],
+        "lashIntakeIn":0.018,"lashExhaustIn":0.018,"lashState":"COLD"}}
+      """;
+
   private Sheets() {}
 
   static String putV8(RunningShim shim) {
+    return put(shim, V8);
+  }
+
+  static String putSingle(RunningShim shim) {
+    return put(shim, SINGLE);
+  }
+
+  private static String put(RunningShim shim, String engine) {
     String id = UUID.randomUUID().toString();
-    byte[] sheet = V8.getBytes(StandardCharsets.UTF_8);
+    byte[] sheet = engine.getBytes(StandardCharsets.UTF_8);
     int status = shim.send("PUT", "/api/engines/" + id, "application/json", sheet);
     if (status != 200) {
       throw new AssertionError("the engine was answered with " + status);
     }
     return id;
+  }
+
+  /** A kind of spring and some of it in stock, marked by a letter. */
+  static String putKind(RunningShim shim, String name, int seatLbf, String letter, int inStock) {
+    String type = UUID.randomUUID().toString();
+    shim.put(
+        "/api/spring-types/" + type,
+        """
+        {"name":"%s","loads":[{"heightIn":1.95,"loadLbf":%d},{"heightIn":1.3,"loadLbf":%d}],
+         "bindIn":1.18,"odIn":1.55}"""
+            .formatted(name, seatLbf, seatLbf + 285));
+    for (int i = 1; i <= inStock; i++) {
+      shim.put(
+          "/api/springs/" + UUID.randomUUID(),
+          """
+          {"typeId":"%s","mark":"%s-%d","hoursBefore":0,"scrapped":false}"""
+              .formatted(type, letter, i));
+    }
+    return type;
   }
 
   /** A set of springs, one in every valve. */

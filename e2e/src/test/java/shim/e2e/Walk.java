@@ -2,6 +2,7 @@ package shim.e2e;
 
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.openqa.selenium.json.Json;
 
@@ -19,6 +20,21 @@ final class Walk {
 
   static int acts(String view) {
     return ((Number) state(view).get("acts")).intValue();
+  }
+
+  /** A figure between the limits of what is read next, as it is typed. */
+  @SuppressWarnings("unchecked")
+  static String sound(String view) {
+    Map<String, Object> next = (Map<String, Object>) state(view).get("next");
+    Map<String, Object> within = (Map<String, Object>) next.get("within");
+    Number least = (Number) within.get("least");
+    Number most = (Number) within.get("most");
+    double low = ((Number) within.get("possibleLow")).doubleValue();
+    double figure =
+        least == null
+            ? most == null ? low + 0.05 : Math.max(low, most.doubleValue() / 2)
+            : most == null ? least.doubleValue() : (least.doubleValue() + most.doubleValue()) / 2;
+    return String.format(Locale.ROOT, "LBF".equals(within.get("unit")) ? "%.0f" : "%.3f", figure);
   }
 
   /** The act that does the next step; null when there is none. */
@@ -40,6 +56,9 @@ final class Walk {
     act.put("step", next.get("id"));
     act.put("hand", "KV");
     act.put("basedOn", state.get("acts"));
+    if (next.get("within") != null) {
+      act.put("figure", Double.valueOf(sound(view)));
+    }
     if ("LASH".equals(next.get("act"))) {
       act.put("figure", 0.012);
     }

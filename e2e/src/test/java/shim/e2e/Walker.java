@@ -4,7 +4,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.openqa.selenium.Keys;
 
-/** A technician on the walk of a spring change: says what is done, by keyboard. */
+/** A technician on a walk: says what is done, by keyboard. */
 final class Walker {
   private final Browser browser;
   private final RunningShim shim;
@@ -67,6 +67,8 @@ final class Walker {
       browser.keys("1.950", Keys.ENTER);
     } else if (now.endsWith(":LASH")) {
       browser.keys(wanted(), Keys.ENTER);
+    } else if (now.startsWith("read:")) {
+      browser.keys(Walk.sound(shim.get("/api/jobs/" + job())), Keys.ENTER);
     } else if (now.startsWith("count:")) {
       browser.keys(String.valueOf(onTheBench(now.substring(6))), Keys.ENTER);
     } else {
@@ -86,15 +88,18 @@ final class Walker {
     return this;
   }
 
+  private String job() {
+    return browser.address().replaceAll(".*/jobs/", "");
+  }
+
   /** What a look at the bench tells, a thing that Shim does not say there. */
   private int onTheBench(String item) {
     if (!browser.address().contains("/jobs/")) {
       return inPractice(item);
     }
-    String id = browser.address().replaceAll(".*/jobs/", "");
     Matcher m =
         Pattern.compile("\"item\":\"" + item + "\"[^}]*?\"expected\":(-?\\d+)")
-            .matcher(shim.get("/api/jobs/" + id));
+            .matcher(shim.get("/api/jobs/" + job()));
     if (!m.find()) {
       throw new AssertionError("no count of " + item);
     }

@@ -38,7 +38,7 @@ class OtherKinds {
       JobPlan.Parts parts,
       WeakestLink.@Nullable Link weakest) {
     double heightIn() {
-      return at.way().heightIn();
+      return at.way().targetIn();
     }
 
     /** Beside what stands there now. */

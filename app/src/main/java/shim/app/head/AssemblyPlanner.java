@@ -139,7 +139,8 @@ class AssemblyPlanner {
       if (spring == null) {
         throw Refusal.invalid(field, "there is no such kind of spring here");
       }
-      List<SpringChoice.Bare> measured = bare.stream().filter(b -> here.contains(b.valve())).toList();
+      List<SpringChoice.Bare> measured =
+          bare.stream().filter(b -> here.contains(b.valve())).toList();
       requireMeasured(field, here, measured);
       if (!measured.isEmpty()) {
         SpringChoice.Ranked r =
@@ -254,7 +255,7 @@ class AssemblyPlanner {
             : SpringKinds.named(a.retainer().name(), a.way().retainerIn()),
         a.locks() == null ? "plain" : SpringKinds.named(a.locks().name(), a.way().lockIn()),
         new AssemblyPlan.Wanted(
-            a.way().heightIn(),
+            a.way().targetIn(),
             asked.toleranceIn(),
             fit.seatLbf(),
             gross == null ? null : fit.openLbf(),

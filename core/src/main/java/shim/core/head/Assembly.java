@@ -31,7 +31,7 @@ public final class Assembly implements Procedure<Bench> {
 
   @Override
   public String title() {
-    return "Assembling " + plan.head();
+    return "Assembling heads";
   }
 
   @Override

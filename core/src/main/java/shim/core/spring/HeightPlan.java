@@ -75,6 +75,11 @@ public record HeightPlan(List<Way> ways) {
       return kind == Kind.ONE_MADE_PIECE || kind == Kind.MACHINE_LOCATOR;
     }
 
+    /** The height that was wanted. */
+    public double targetIn() {
+      return Stack.fine(heightIn - offIn);
+    }
+
     public int pieces() {
       return shimsIn.size();
     }
