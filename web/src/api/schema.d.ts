@@ -3885,11 +3885,10 @@ export interface components {
         ArchivedJob: {
             /** Format: uuid */
             id: string;
-            /** @enum {string} */
-            kind?: "SPRINGS" | "ASSEMBLY" | "HEADS_ON";
             /** Format: uuid */
             engineId: string;
-            plan: components["schemas"]["JsonNode"];
+            /** @description a plan as it stood when it began */
+            plan: Record<string, never>;
             /** Format: double */
             engineHours: number;
             hand: string;
@@ -3983,34 +3982,6 @@ export interface components {
             jobs?: components["schemas"]["ArchivedJob"][];
             openItems?: components["schemas"]["ArchivedItem"][];
             lifters?: components["schemas"]["ArchivedLifters"];
-        };
-        JsonNode: {
-            /** @enum {string} */
-            nodeType?: "ARRAY" | "BINARY" | "BOOLEAN" | "MISSING" | "NULL" | "NUMBER" | "OBJECT" | "POJO" | "STRING";
-            integralNumber?: boolean;
-            missingNode?: boolean;
-            valueNode?: boolean;
-            object?: boolean;
-            pojo?: boolean;
-            floatingPointNumber?: boolean;
-            short?: boolean;
-            int?: boolean;
-            long?: boolean;
-            double?: boolean;
-            bigDecimal?: boolean;
-            bigInteger?: boolean;
-            /** @deprecated */
-            textual?: boolean;
-            boolean?: boolean;
-            binary?: boolean;
-            array?: boolean;
-            empty?: boolean;
-            null?: boolean;
-            float?: boolean;
-            container?: boolean;
-            number?: boolean;
-            string?: boolean;
-            embeddedValue?: boolean;
         };
         KeptEvent: {
             /** Format: uuid */

@@ -35,7 +35,16 @@ export const KEYS: { title: string; keys: [key: string, does: string][] }[] = [
     ],
   },
   {
-    title: "Spring change",
+    title: "Measuring heads",
+    keys: [
+      ["digits ⏎", "take the figure, on to the next place; a pocket three times in a row"],
+      ["⏎ alone, K", "on to the next place"],
+      ["U", "take the last figure back"],
+      ["← →", "the place before, the place after"],
+    ],
+  },
+  {
+    title: "Spring change, assembly, heads on",
     keys: [
       ["⏎", "the step at hand is done"],
       ["digits ⏎", "a count, a height, a lash, then done"],

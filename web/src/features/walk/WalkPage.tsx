@@ -24,6 +24,19 @@ export function WalkPage() {
   return <Walk job={work.job} work={work} />;
 }
 
+type Legend = [mark: "OPEN" | "HELD" | "LOOSE" | "HOME", words?: string][];
+
+/** What the shapes at the valves mean in each kind of walk. */
+const LEGENDS: Record<Schemas["JobState"]["kind"], Legend> = {
+  SPRINGS: [["OPEN"], ["HELD"], ["LOOSE"], ["HOME"]],
+  ASSEMBLY: [["OPEN"], ["LOOSE", "compressed, no locks"], ["HELD", "locks in, not proved"], ["HOME"]],
+  HEADS_ON: [
+    ["OPEN", "pushrod out"],
+    ["HELD", "in its cup"],
+    ["HOME", "lash or preload set"],
+  ],
+};
+
 interface WalkProps {
   job: Schemas["JobView"];
   work: ReturnType<typeof useJob>;
@@ -49,9 +62,9 @@ function Walk({ job, work }: WalkProps) {
             className="h-40 w-full min-[1000px]:h-[calc(100dvh-19rem)]"
           />
           <ul className="flex flex-wrap gap-x-3 gap-y-1 text-sm text-muted">
-            {(["OPEN", "HELD", "LOOSE", "HOME"] as const).map((m) => (
-              <li key={m} className="flex items-center gap-1">
-                <MarkIcon mark={m} size={16} /> {MARKS[m].word}
+            {LEGENDS[state.kind].map(([mark, words = MARKS[mark].word]) => (
+              <li key={mark} className="flex items-center gap-1">
+                <MarkIcon mark={mark} size={16} /> {words}
               </li>
             ))}
           </ul>

@@ -22,7 +22,7 @@ export function WalkBar({ job, parcels }: { job: Schemas["JobView"]; parcels: re
             {job.placeName}
           </Link>
         )}
-        : {job.state.title.toLowerCase()}
+        : {job.state.title.charAt(0).toLowerCase() + job.state.title.slice(1)}
       </h1>
       <InlineInitials word="done by" label="Initials of who does the steps" placeholder={job.hand} />
       <KeptHere parcels={parcels.filter((p) => !p.held)} of="step" waits />
@@ -32,7 +32,7 @@ export function WalkBar({ job, parcels }: { job: Schemas["JobView"]; parcels: re
 
 /** Crank, holds, and what must be on the bench now. */
 export function Standing({ state }: { state: Schemas["JobState"] }) {
-  const moved = state.counts.filter((c) => c.laidOut + c.off + c.on > 0);
+  const moved = state.counts.filter((c) => c.expected > 0);
   return (
     <dl className="grid grid-cols-[auto_1fr] gap-x-3 text-sm">
       {state.crank && (
@@ -44,12 +44,14 @@ export function Standing({ state }: { state: Schemas["JobState"] }) {
           </dd>
         </>
       )}
-      <dt className="text-muted">Held</dt>
-      <dd className={state.holds.some((h) => h.lost) ? "font-bold text-tight" : ""}>
-        {state.holds.length === 0
-          ? "nothing"
-          : state.holds.map((h) => `cylinder ${h.cylinder} by ${h.by}${h.lost ? ": LOST" : ""}`).join(", ")}
-      </dd>
+      {state.kind === "SPRINGS" && <dt className="text-muted">Held</dt>}
+      {state.kind === "SPRINGS" && (
+        <dd className={state.holds.some((h) => h.lost) ? "font-bold text-tight" : ""}>
+          {state.holds.length === 0
+            ? "nothing"
+            : state.holds.map((h) => `cylinder ${h.cylinder} by ${h.by}${h.lost ? ": LOST" : ""}`).join(", ")}
+        </dd>
+      )}
       {moved.length > 0 && <dt className="text-muted">On the bench</dt>}
       {moved.length > 0 && <dd>{moved.map((c) => c.words).join(", ")}</dd>}
     </dl>

@@ -206,6 +206,12 @@ class DemoJourneyTest {
             "/tests/" + springTest(v8),
             "/practice",
             "/jobs/" + job(engine("Paddock four"))));
+    String head = shim.get("/api/heads").replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
+    views.add("/parts/heads");
+    for (String view :
+        List.of("", "/measure", "/springs", "/order", "/assemble", "/book", "/on", "/box")) {
+      views.add("/heads/" + head + view);
+    }
     return views;
   }
 
@@ -289,7 +295,15 @@ class DemoJourneyTest {
   /** A tablet is held upright for these. */
   private static final List<String> AT_THE_CAR =
       List.of(
-          "/rounds", "/tests", "/jobs", "/start", "/inspect?", "/lifters?", "/pockets", "/test");
+          "/rounds",
+          "/tests",
+          "/jobs",
+          "/start",
+          "/inspect?",
+          "/lifters?",
+          "/pockets",
+          "/test",
+          "/measure");
 
   private static void look(String view, Supplier<Set<String>> axe, Set<String> wrong) {
     browser.await(() -> !browser.text().contains("One moment"));
@@ -310,7 +324,7 @@ class DemoJourneyTest {
         List.of(
             "home",
             "",
-            "new-engine",
+            "",
             "parts",
             "",
             "engine",
@@ -321,10 +335,10 @@ class DemoJourneyTest {
             "start",
             "springs",
             "",
-            "spring-parts",
+            "",
             "",
             "pockets",
-            "spring-compare",
+            "",
             "",
             "",
             "change-plan",
@@ -341,12 +355,23 @@ class DemoJourneyTest {
             "",
             "spring-test",
             "",
+            "",
+            "",
+            "head",
+            "head-measure",
+            "head-springs",
+            "",
+            "",
+            "",
+            "",
             "");
     for (int i = 0; i < views.size(); i++) {
       if (names.get(i).isEmpty()) {
         continue;
       }
-      boolean upright = List.of("round", "bar", "spring-test", "inspection").contains(names.get(i));
+      boolean upright =
+          List.of("round", "bar", "spring-test", "inspection", "head-measure")
+              .contains(names.get(i));
       browser.size(upright ? 800 : 1280, upright ? 1280 : 800);
       browser.open(shim.url(views.get(i)));
       browser.theme(i % 2 == 0 ? "dark" : "light");

@@ -7,6 +7,7 @@ import io.swagger.v3.core.converter.ModelConverterContext;
 import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.ObjectSchema;
 import io.swagger.v3.oas.models.media.Schema;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
@@ -16,12 +17,20 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import tools.jackson.databind.JsonNode;
 
 /** The API's own description; the front end's types are made from it. */
 @Configuration
 class OpenApiSetup {
+  static {
+    SpringDocUtils.getConfig()
+        .replaceWithSchema(
+            JsonNode.class, new ObjectSchema().description("a plan as it stood when it began"));
+  }
+
   @Bean
   OpenAPI description() {
     return new OpenAPI()

@@ -11,7 +11,10 @@ import shim.app.record.Because;
 import shim.core.walk.Done;
 import tools.jackson.databind.JsonNode;
 
-/** Jobs as an engine's file holds them. Photos stay in their folder. */
+/**
+ * Spring changes as an engine's file holds them; heads and their walks stay where they are. Photos
+ * stay in their folder.
+ */
 @Component
 @Transactional
 public class JobArchive {
@@ -33,14 +36,9 @@ public class JobArchive {
   /** Something seen, with its id and time. */
   public record ArchivedFinding(UUID id, Jobs.FindingEntry finding, Instant foundAt) {}
 
-  /**
-   * A job with its plan as it began and all that was done.
-   *
-   * @param kind null in files of before there were other jobs than spring changes
-   */
+  /** A spring change with its plan as it began and all that was done. */
   public record ArchivedJob(
       UUID id,
-      @Nullable JobKind kind,
       UUID engineId,
       JsonNode plan,
       double engineHours,
@@ -53,13 +51,15 @@ public class JobArchive {
 
   @Transactional(readOnly = true)
   public List<ArchivedJob> jobs(UUID engineId) {
-    return jobs.findByEngineIdOrderByStartedAt(engineId).stream().map(this::archived).toList();
+    return jobs.findByEngineIdOrderByStartedAt(engineId).stream()
+        .filter(j -> j.kind == JobKind.SPRINGS)
+        .map(this::archived)
+        .toList();
   }
 
   private ArchivedJob archived(JobRow j) {
     return new ArchivedJob(
         j.id,
-        j.kind,
         java.util.Objects.requireNonNull(j.engineId),
         reader.plan(j),
         j.engineHours,
@@ -80,9 +80,8 @@ public class JobArchive {
     if (jobs.existsById(a.id())) {
       return;
     }
-    JobKind kind = a.kind() == null ? JobKind.SPRINGS : a.kind();
-    JobRow row = new JobRow(a.id(), kind, a.engineId(), null);
-    row.plan = reader.plan(kind, a.plan());
+    JobRow row = new JobRow(a.id(), JobKind.SPRINGS, a.engineId(), null);
+    row.plan = reader.plan(JobKind.SPRINGS, a.plan());
     row.engineHours = a.engineHours();
     row.hand = a.hand();
     row.startedAt = a.startedAt();

@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import shim.app.http.Entries;
 import shim.app.http.Refusal;
 import shim.app.record.Because;
 import shim.app.record.Documents;
@@ -43,6 +44,7 @@ public class Jobs {
   private final Map<JobKind, WalkKind<?, ?>> kinds;
   private final Photos photos;
   private final Documents documents;
+  private final Entries entries;
   private final Clock clock;
 
   Jobs(
@@ -52,6 +54,7 @@ public class Jobs {
       List<WalkKind<?, ?>> kinds,
       Photos photos,
       Documents documents,
+      Entries entries,
       Clock clock) {
     this.jobs = jobs;
     this.acts = acts;
@@ -60,6 +63,7 @@ public class Jobs {
     kinds.forEach(k -> this.kinds.put(k.kind(), k));
     this.photos = photos;
     this.documents = documents;
+    this.entries = entries;
     this.clock = clock;
   }
 
@@ -211,7 +215,9 @@ public class Jobs {
 
   /** A plan of a file as it is kept here; one that is none is refused in words. */
   String plan(JobKind kind, JsonNode plan) {
-    return documents.write(kind(kind).document(), documents.record(plan, kind(kind).plan()));
+    Record read = documents.record(plan, kind(kind).plan());
+    entries.requireSound(read);
+    return documents.write(kind(kind).document(), read);
   }
 
   private WalkKind<?, ?> kind(JobKind kind) {
