@@ -28,11 +28,6 @@ final class Script {
 
   private static final String PLUG_LOOK = "what each looks like: oil, a closed gap, a broken tip";
 
-  /** Pieces that go under a spring. */
-  private static int newShims(Work w) {
-    return w.to() == null ? w.shims() : w.to().shimsIn().size();
-  }
-
   private static String sizes(Work w) {
     if (w.to() == null) {
       return "fewest pieces";
@@ -47,10 +42,12 @@ final class Script {
   /** Writes the steps one after another. */
   private static final class Writer extends StepList {
     private final JobPlan plan;
+    private final NewAndOld counts;
     private final Set<Integer> finished = new HashSet<>();
 
     Writer(JobPlan plan) {
       this.plan = plan;
+      this.counts = new NewAndOld(plan);
     }
 
     List<Step> write() {
@@ -67,34 +64,19 @@ final class Script {
     }
 
     private void layOut() {
-      long seals = newSeals();
-      long springs =
-          plan.valves().stream().filter(w -> !w.newSpring().equals(w.oldSpring())).count();
-      layOut(Item.TOOLS, 6, "spring tool, magnet, pliers, height gauge, hammer, air fitting");
-      layOut(Item.RAGS, 2, "every drain hole by its cover");
-      boolean bare = plan.kind() == Kind.ASSEMBLE;
-      if (bare || springs > 0) {
-        layOut(
-            Item.SPRINGS,
-            bare ? plan.valves().size() : (int) springs,
-            "each with its mark, beside its valve's bag");
+      layOut(Item.TOOLS, "spring tool, magnet, pliers, height gauge, hammer, air fitting");
+      layOut(Item.RAGS, "every drain hole by its cover");
+      layOut(Item.SPRINGS, "each with its mark, beside its valve's bag");
+      layOut(Item.SEALS, "intake and exhaust seals differ");
+      layOut(Item.RETAINERS, "with their locks, as sets");
+      layOut(Item.LOCKS, "two a valve, of the right angle and groove");
+      layOut(Item.SHIMS, counts.fresh(Item.SHIMS), "what you put beside the job, piece by piece");
+    }
+
+    private void layOut(Item item, String look) {
+      if (counts.fresh(item) > 0) {
+        layOut(item, counts.fresh(item), look);
       }
-      if (seals > 0) {
-        layOut(Item.SEALS, (int) seals, "intake and exhaust seals differ");
-      }
-      int others = plan.toAnotherKind().size();
-      if (bare || others > 0) {
-        layOut(Item.RETAINERS, bare ? plan.valves().size() : others, "with their locks, as sets");
-      }
-      int locked = bare || plan.schools().renewLocks() ? plan.valves().size() : others;
-      if (locked > 0) {
-        layOut(Item.LOCKS, 2 * locked, "two a valve, of the right angle and groove");
-      }
-      int shims =
-          bare
-              ? plan.valves().stream().mapToInt(Work::shims).sum()
-              : plan.toAnotherKind().stream().mapToInt(Script::newShims).sum();
-      layOut(Item.SHIMS, shims, "what you put beside the job, piece by piece");
     }
 
     private void open() {
@@ -215,7 +197,7 @@ final class Script {
           at(p, SpringAct.STACK, p + ": shims, cup and rotator under the spring, count the shims");
       set(
           stack
-              .with((double) newShims(w), null)
+              .with((double) NewAndOld.shims(w), null)
               .looking(sizes(w), "thinnest at the bottom", "serrated side down"));
       if (w.newSeal()) {
         set(
@@ -386,7 +368,7 @@ final class Script {
         torqueAll();
       }
       for (Item item : Item.values()) {
-        if (item == Item.SEALS && newSeals() == 0) {
+        if (item == Item.SEALS && counts.fresh(item) == 0) {
           continue;
         }
         oldOnes(item);
@@ -401,29 +383,15 @@ final class Script {
       add(WalkAct.SIGN, "Sign the job off");
     }
 
-    private long newSeals() {
-      return plan.valves().stream().filter(Work::newSeal).count();
-    }
-
     /** Old parts that were exchanged go away, and are no longer looked for. */
     private void oldOnes(Item item) {
-      List<Work> others = plan.toAnotherKind();
-      int locked = plan.schools().renewLocks() ? plan.valves().size() : others.size();
-      double old =
-          switch (item) {
-            case LOCKS -> 2 * locked;
-            case SEALS -> newSeals();
-            case RETAINERS -> others.size();
-            case SHIMS -> others.stream().mapToInt(Work::shims).sum();
-            case SPRINGS, TOOLS, RAGS -> 0;
-          };
-      if (old > 0 && plan.kind() != Kind.ASSEMBLE) {
+      if (counts.old(item) > 0) {
         set(
             add(
                     "away:" + item,
                     WalkAct.PUT_AWAY,
                     "Old " + item.many() + " to scrap or spares: count them")
-                .with(old, item.name()));
+                .with((double) counts.old(item), item.name()));
       }
     }
 

@@ -9,6 +9,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import shim.core.change.JobPlan;
 import shim.core.change.SpringAct;
 import shim.core.engine.Position;
 import shim.core.head.Fixings.Fault;
@@ -95,6 +96,19 @@ class HeadsOnTest {
         .startsWith("first: Cylinder 3");
     assertThat(refused(to("torque:shaft bolts:3:0"), "c3:ROCKERS_ON")).contains("are on");
     assertThat(refused(to("tick:side0:gasket"), "tick:side0:on")).contains("gasket goes on first");
+  }
+
+  /** Fixed rockers on hydraulic lifters: the length is measured before the part goes in. */
+  @Test
+  void whereNothingTurnsTheLengthComesBeforeThePart() {
+    JobPlan.Drive fixed = new JobPlan.Drive(true, true, true, false, false, "45 at once", true);
+    HeadsOn byLength = new HeadsOn(Heads.on(Heads.fixings(2, Set.of(), 65.0), fixed, "3E"));
+    assertThat(refused(Walker.to(byLength, "3E:ZERO_LASH"), "3E:LASH"))
+        .isEqualTo("measure the length at zero lash first");
+    assertThat(Walker.to(byLength, "none").end()).isEqualTo(End.SIGNED);
+    assertThat(byLength.steps())
+        .filteredOn(s -> s.act() == SpringAct.ROCKERS_ON)
+        .allSatisfy(s -> assertThat(s.caution()).contains("45 at once"));
   }
 
   @Test

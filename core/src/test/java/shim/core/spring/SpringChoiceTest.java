@@ -18,7 +18,6 @@ import shim.core.engine.Lifter;
 import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
 import shim.core.spring.SpringChoice.Bare;
-import shim.core.spring.SpringChoice.BreakInSays;
 import shim.core.spring.SpringChoice.KindOf;
 import shim.core.spring.SpringChoice.Ranked;
 import shim.core.spring.SpringChoice.Verdict;
@@ -231,10 +230,9 @@ class SpringChoiceTest {
     "400.0, 300, LIGHTER_SET, LIGHTER_SET"
   })
   void bothSchoolsOfBreakingInAreAnswered(
-      double open, double outer, BreakInSays gentle, BreakInSays hearty) {
-    SpringChoice.BreakIn b =
-        SpringChoice.BreakIn.of(
-            open, java.util.Optional.of(new Nest.Alone(outer, Nest.Source.MEASURED)));
+      double open, double outer, BreakIn.Says gentle, BreakIn.Says hearty) {
+    BreakIn b =
+        BreakIn.of(open, java.util.Optional.of(new Nest.Alone(outer, Nest.Source.MEASURED)));
     assertThat(b.gentle()).isEqualTo(gentle);
     assertThat(b.hearty()).isEqualTo(hearty);
   }
