@@ -1,9 +1,8 @@
 import { type KeyboardEvent, type SetStateAction, useEffect, useRef, useState } from "react";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
-import { Keypad } from "../../ui/Keypad";
+import { FigureBox } from "../../ui/FigureBox";
 import { Notice } from "../../ui/Notice";
-import { useNarrow } from "../../ui/useNarrow";
 import { heightText, heightUnit, loadText, loadUnit, percentText } from "../../units/load";
 import { LivePart, useTester } from "../device/TesterPart";
 import type { SpringTest, TestValve, useSpringTest } from "./useSpringTest";
@@ -35,7 +34,6 @@ export function LoadPanel({
   onEnd,
 }: LoadPanelProps) {
   const { unit } = useSettings();
-  const narrow = useNarrow();
   const box = useRef<HTMLInputElement>(null);
   const [text, setText] = useState("");
   const [height, setHeight] = useState(() => heightText(valve.heightIn, unit));
@@ -101,33 +99,20 @@ export function LoadPanel({
         </label>
       </div>
       {again && valve.ask && <Notice tone="ask">{askText(valve.ask, unit)}</Notice>}
-      <div className={narrow ? "grid gap-3" : ""}>
-        <label className="grid gap-1">
-          <span className="text-lg font-semibold">
-            {again
-              ? `Read again, in ${loadUnit(unit)}`
-              : test.repeats > 1
-                ? `Reading ${reading} of ${test.repeats}, in ${loadUnit(unit)}`
-                : `Load in ${loadUnit(unit)}`}
-          </span>
-          <input
-            ref={box}
-            value={text}
-            inputMode={narrow ? "none" : "decimal"}
-            autoComplete="off"
-            onChange={(e) => type(e.target.value)}
-            onKeyDown={onKey}
-            className="num min-h-28 w-full rounded border-2 border-accent bg-raised px-4 text-8xl"
-          />
-        </label>
-        {narrow && (
-          <Keypad
-            of="load"
-            onKey={(k) => type((t) => (k === "⌫" ? t.slice(0, -1) : t + k))}
-            onEnter={enter}
-          />
-        )}
-      </div>
+      <FigureBox
+        label={
+          again
+            ? `Read again, in ${loadUnit(unit)}`
+            : test.repeats > 1
+              ? `Reading ${reading} of ${test.repeats}, in ${loadUnit(unit)}`
+              : `Load in ${loadUnit(unit)}`
+        }
+        text={text}
+        box={box}
+        onType={type}
+        onKey={onKey}
+        onEnter={enter}
+      />
       <LivePart now={live} onTake={(lbf) => keep(loadText(lbf, unit), lbf)} />
       {trouble && <Notice tone="stop">{trouble}</Notice>}
       <LastSaid test={test} valve={valve} />

@@ -111,8 +111,8 @@ function Kind({ ranked, place, onKit }: KindProps) {
     ["In stock", `${kind.inStock} of ${at.length}`],
     ["To pay", kind.price === undefined ? "–" : String(ranked.cost ?? 0)],
   ];
-  function leastText(of: (number | undefined)[]) {
-    const known = of.filter((x) => x !== undefined);
+  function leastText(of: Maybe[]) {
+    const known = of.filter((x) => typeof x === "number");
     return known.length === 0 ? "–" : `${heightText(Math.min(...known), unit)} ${heightUnit(unit)}`;
   }
   return (
@@ -163,7 +163,10 @@ function Kind({ ranked, place, onKit }: KindProps) {
   );
 }
 
-function least(a: number | undefined, b: number | undefined): number | undefined {
-  if (a === undefined || b === undefined) return a ?? b;
+/** A figure that may not be known. */
+type Maybe = number | undefined | null;
+
+function least(a: Maybe, b: Maybe): Maybe {
+  if (typeof a !== "number" || typeof b !== "number") return a ?? b;
   return Math.min(a, b);
 }

@@ -1,9 +1,8 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
-import { Keypad } from "../../ui/Keypad";
+import { FigureBox } from "../../ui/FigureBox";
 import { Notice } from "../../ui/Notice";
-import { useNarrow } from "../../ui/useNarrow";
 import { type FigureUnit, figureOf, readFigure, unitName } from "../../units/figures";
 import { type Place, placeName, readingsOf } from "./headFlow";
 import { type Head, MEASURES, type What } from "./measures";
@@ -33,7 +32,6 @@ export function FigurePanel({
   onBack,
 }: FigurePanelProps) {
   const { unit } = useSettings();
-  const narrow = useNarrow();
   const box = useRef<HTMLInputElement>(null);
   const [text, setText] = useState("");
   const [trouble, setTrouble] = useState<string>();
@@ -72,29 +70,18 @@ export function FigurePanel({
         <span className="text-xl">{MEASURES[what].name}</span>
         <span className="text-muted">{MEASURES[what].how}</span>
       </div>
-      <label className="grid gap-1">
-        <span className="text-lg font-semibold">
-          {wanted > 1 && taken.length < wanted
+      <FigureBox
+        label={
+          wanted > 1 && taken.length < wanted
             ? `Reading ${taken.length + 1} of ${wanted}, ${unitName(of, unit)}`
-            : `Reading, ${unitName(of, unit)}`}
-        </span>
-        <input
-          ref={box}
-          value={text}
-          inputMode={narrow ? "none" : "decimal"}
-          autoComplete="off"
-          onChange={(e) => setText(e.target.value)}
-          onKeyDown={onKey}
-          className="num min-h-28 w-full rounded border-2 border-accent bg-raised px-4 text-8xl"
-        />
-      </label>
-      {narrow && (
-        <Keypad
-          of="load"
-          onKey={(k) => setText((t) => (k === "⌫" ? t.slice(0, -1) : t + k))}
-          onEnter={enter}
-        />
-      )}
+            : `Reading, ${unitName(of, unit)}`
+        }
+        text={text}
+        box={box}
+        onType={setText}
+        onKey={onKey}
+        onEnter={enter}
+      />
       {trouble && <Notice tone="stop">{trouble}</Notice>}
       {taken.length > 0 && (
         <p className="text-lg">

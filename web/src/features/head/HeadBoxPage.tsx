@@ -54,7 +54,7 @@ export function HeadBoxPage() {
           // Its own retainer, locks and cup stay; only shims are chosen anew.
           heightIn: a.way.heightIn + a.way.shimsIn.reduce((x, y) => x + y, 0),
           diameterIn:
-            a.fit.pocketPlayIn !== undefined && type.sheet.odIn !== undefined
+            typeof a.fit.pocketPlayIn === "number" && type.sheet.odIn !== undefined
               ? a.fit.pocketPlayIn + type.sheet.odIn
               : 0,
         }))}
