@@ -80,6 +80,13 @@ export function KindPart({ candidates, kind }: KindPartProps) {
   );
 }
 
+/** How the load of the outer alone is known. */
+const KNOWN: Record<Schemas["OuterAlone"]["source"], string> = {
+  MEASURED: "Measured alone.",
+  SUBTRACTED: "The whole less the inner, which was measured.",
+  ESTIMATED: "By the wires' share of the rate: measure the outer alone before relying on it.",
+};
+
 /** The outer alone, as for a break-in. */
 export function InnerOut({ candidates }: { candidates: Schemas["Candidate"][] }) {
   const { unit } = useSettings();
@@ -97,8 +104,8 @@ export function InnerOut({ candidates }: { candidates: Schemas["Candidate"][] })
                 `${loadText(k.fit.openLbf * (c.outerAlone?.share ?? 0), unit, 0)} ${loadUnit(unit)} open at the ${k.kind.toLowerCase()}`,
             )
             .join(", ")}
-          , {measureText("rate", c.outerAlone?.rateLbfPerIn, unit)}. By the wires' share of the rate: measure
-          the outer alone before relying on it.
+          , {measureText("rate", c.outerAlone?.rateLbfPerIn, unit)}.{" "}
+          {c.outerAlone && KNOWN[c.outerAlone.source]}
         </p>
       ))}
     </section>

@@ -18,6 +18,7 @@ const FORMS = [
   ["CONICAL", "conical"],
 ] as const;
 
+const RINGS = { outer: "Outer", inner: "Inner" };
 const HEIGHTS = ["Seat height", "Open height"];
 const MOST_LOADS = 8;
 
@@ -29,13 +30,25 @@ export function useSpringSheet() {
   const [form, setForm] = useState<NonNullable<SpringSheet["form"]>>("DUAL");
   const [typed, setTyped] = useState<Record<string, string>>({});
   const h = (k: string) => readHeight(typed[k] ?? "", unit);
-  const wire = (of: string) => ({
-    wireIn: h(`${of}Wire`),
-    odIn: h(`${of}Od`),
-    coils: readNumber(typed[`${of}Coils`] ?? ""),
-  });
+  const lbf = (k: string) => readLoad(typed[k] ?? "", unit);
+  const wire = (of: string) => {
+    // Measured alone at the two heights of the sheet, one ring in, the other out.
+    const alone = [
+      { heightIn: h("height0"), loadLbf: lbf(`${of}Seat`) },
+      { heightIn: h("height1"), loadLbf: lbf(`${of}Open`) },
+    ].filter((l) => l.loadLbf !== undefined);
+    return {
+      wireIn: h(`${of}Wire`),
+      odIn: h(`${of}Od`),
+      coils: readNumber(typed[`${of}Coils`] ?? ""),
+      bindIn: h(`${of}Bind`),
+      stepIn: h(`${of}Step`),
+      loads: alone.length > 0 ? alone : undefined,
+    };
+  };
   const [rows, setRows] = useState(2);
-  const wires = [wire("outer"), wire("inner")].filter((w) => w.wireIn !== undefined);
+  const rings = [wire("outer"), wire("inner")];
+  const wires = rings.some((w) => Object.values(w).some((v) => v !== undefined)) ? rings : [];
   const sheet: SpringSheet = {
     name: typed.name,
     form,
@@ -112,15 +125,20 @@ export function SheetBoxes({ of, refused }: SheetBoxesProps) {
       </div>
       <details>
         <summary className="min-h-11 content-center text-sm font-semibold text-muted">
-          Wires, for the load with the inner out
+          Outer and inner by themselves: loads and bind as measured, or their wires
         </summary>
         <div className="grid grid-cols-3 gap-3">
-          {box("outerWire", `Outer wire, ${inch}`, "wires[0].wire")}
-          {box("outerOd", `Outer diameter, ${inch}`, "wires[0].od")}
-          {box("outerCoils", "Its active coils", "wires[0].coils")}
-          {box("innerWire", `Inner wire, ${inch}`, "wires[1].wire")}
-          {box("innerOd", `Outer diameter, ${inch}`, "wires[1].od")}
-          {box("innerCoils", "Its active coils", "wires[1].coils")}
+          {(["outer", "inner"] as const).map((of, i) => (
+            <Fragment key={of}>
+              {box(`${of}Seat`, `${RINGS[of]} alone at seat height, ${loadUnit(unit)}`, `wires[${i}].loads`)}
+              {box(`${of}Open`, `${RINGS[of]} alone at open height, ${loadUnit(unit)}`, `wires[${i}].loads`)}
+              {box(`${of}Bind`, `${RINGS[of]}, height at bind, ${inch}`, `wires[${i}].bindIn`)}
+              {box(`${of}Wire`, `${RINGS[of]} wire, ${inch}`, `wires[${i}].wire`)}
+              {box(`${of}Od`, `${RINGS[of]}, outside diameter, ${inch}`, `wires[${i}].od`)}
+              {box(`${of}Coils`, `${RINGS[of]}, active coils`, `wires[${i}].coils`)}
+            </Fragment>
+          ))}
+          {box("innerStep", `Inner stands lower by, ${inch}`, "wires[1].stepIn")}
         </div>
       </details>
       {read?.rateLbfPerIn !== undefined && (

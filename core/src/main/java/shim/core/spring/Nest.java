@@ -62,7 +62,7 @@ public record Nest(
   }
 
   /** Two loads at two heights, at least. */
-  private static Optional<LoadCurve> curve(SpringSheet.Wire ring) {
+  static Optional<LoadCurve> curve(SpringSheet.Wire ring) {
     List<LoadCurve.At> points = new ArrayList<>();
     for (SpringSheet.LoadPoint p :
         Objects.requireNonNullElse(ring.loads(), List.<SpringSheet.LoadPoint>of())) {

@@ -55,6 +55,7 @@ public final class SpringCheck {
     double ref = reference.orElse(highest());
     bind.ifPresent(b -> bind(b, curve.get(), ref));
     least.ifPresent(l -> least(l, curve.get(), ref));
+    rings(curve.get(), ref);
     return Optional.of(
         new SpringType(
             String.valueOf(sheet.name()).strip(),
@@ -184,6 +185,45 @@ public final class SpringCheck {
           "a load is given at {%.3f in}, below bind at {%.3f in}: right?",
           lowest,
           bindIn);
+    }
+  }
+
+  /** Rings of a nest by themselves: loads that grow, and no more than the whole shows. */
+  private void rings(LoadCurve whole, double ref) {
+    List<SpringSheet.Wire> rings = sheet.wires() == null ? List.of() : sheet.wires();
+    for (int i = 0; i < rings.size(); i++) {
+      SpringSheet.Wire ring = rings.get(i);
+      String at = "wires[" + i + "].";
+      if (ring.bindIn() != null && !(ring.bindIn() > 0 && ring.bindIn() < ref)) {
+        problems.refuse(
+            at + "bindIn",
+            "bind at {%.3f in} is not below the reference height of {%.3f in}",
+            ring.bindIn(),
+            ref);
+      }
+      if (ring.stepIn() != null && !(ring.stepIn() >= 0 && ring.stepIn() <= 1)) {
+        problems.refuse(at + "stepIn", "a ring stands lower by {0 in} to {1 in}");
+      }
+      ringLoads(at + "loads", ring, whole);
+    }
+  }
+
+  private void ringLoads(String field, SpringSheet.Wire ring, LoadCurve whole) {
+    try {
+      Optional<LoadCurve> alone = Nest.curve(ring);
+      alone.stream()
+          .flatMap(c -> c.points().stream())
+          .filter(p -> p.loadLbf() > whole.loadAt(p.heightIn()))
+          .findFirst()
+          .ifPresent(
+              p ->
+                  problems.refuse(
+                      field,
+                      "{%.0f lbf} alone is more than the {%.0f lbf} of the whole spring there",
+                      p.loadLbf(),
+                      whole.loadAt(p.heightIn())));
+    } catch (IllegalArgumentException e) {
+      problems.refuse(field, "the loads of this ring do not grow as the height falls");
     }
   }
 

@@ -21,23 +21,26 @@ class NestTest {
         new Wire(0.140, 1.080, 6.0, 1.050, inner, 0.080));
   }
 
-  private static Nest nest(Wire... rings) {
+  private static SpringSheet sheet(Wire... rings) {
     SpringSheet s = SpringTest.sheet();
-    SpringSheet nested =
-        new SpringSheet(
-            s.name(),
-            s.form(),
-            s.freeLengthIn(),
-            s.loads(),
-            s.referenceHeightIn(),
-            s.rateLbfPerIn(),
-            s.bindIn(),
-            s.odIn(),
-            List.of(rings),
-            s.maxLiftIn(),
-            s.lifeHours(),
-            s.lossPercent(),
-            s.leastSeatLbf());
+    return new SpringSheet(
+        s.name(),
+        s.form(),
+        s.freeLengthIn(),
+        s.loads(),
+        s.referenceHeightIn(),
+        s.rateLbfPerIn(),
+        s.bindIn(),
+        s.odIn(),
+        List.of(rings),
+        s.maxLiftIn(),
+        s.lifeHours(),
+        s.lossPercent(),
+        s.leastSeatLbf());
+  }
+
+  private static Nest nest(Wire... rings) {
+    SpringSheet nested = sheet(rings);
     return Nest.of(nested, SpringCheck.check(nested).type().orElseThrow()).orElseThrow();
   }
 
@@ -78,6 +81,28 @@ class NestTest {
                 .bindClearanceIn(1.950, 0.640)
                 .orElseThrow())
         .isCloseTo(0.130, within(1e-9));
+  }
+
+  /** Loads that fall, more than the whole's 220, bind at the reference height, a step of NaN. */
+  @Test
+  void whatARingCannotBeIsRefusedAtItsField() {
+    List<LoadPoint> falls = List.of(new LoadPoint(1.95, 150.0), new LoadPoint(1.30, 140.0));
+    List<LoadPoint> more = List.of(new LoadPoint(1.95, 221.0), new LoadPoint(1.30, 335.0));
+    Wire good = new Wire(null, null, null, 1.15, OUTER, null);
+    assertThat(refused(good, new Wire(null, null, null, null, falls, null)))
+        .containsExactly("wires[1].loads");
+    assertThat(refused(new Wire(null, null, null, null, more, null)))
+        .containsExactly("wires[0].loads");
+    assertThat(refused(new Wire(null, null, null, 1.95, null, Double.NaN)))
+        .containsExactly("wires[0].bindIn", "wires[0].stepIn");
+    assertThat(refused(good, new Wire(null, null, null, 1.949, INNER, 1.0))).isEmpty();
+  }
+
+  private static List<String> refused(Wire... rings) {
+    return SpringCheck.check(sheet(rings)).problems().stream()
+        .filter(p -> p.weight() == shim.core.engine.Problem.Weight.REFUSED)
+        .map(shim.core.engine.Problem::field)
+        .toList();
   }
 
   @Test
