@@ -34,7 +34,7 @@ class FuzzTest {
   private static final long SEED = 1127;
   private static final int ROUNDS_OF_HARVEST = 3;
   private static final JsonMapper JSON = JsonMapper.shared();
-  private final int shots = Integer.getInteger("shim.fuzz", 800);
+  private final int shots = Integer.getInteger("shim.fuzz", 600);
   @Autowired private MockMvcTester http;
 
   @DynamicPropertySource
