@@ -98,6 +98,37 @@ class HeadsOnTest {
     assertThat(refused(to("tick:side0:gasket"), "tick:side0:on")).contains("gasket goes on first");
   }
 
+  /** A degree off is still at the stop; 720 is no place on the crank, and 1000 pieces no count. */
+  @Test
+  void limitsOfTheCrankAndOfACountAreExact() {
+    Walk<State> free = to("stop0:BAR");
+    for (double there : List.of(0.0, 1.0, 719.0)) {
+      Walk<State> at = free.after(barred(there));
+      assertThat(refused(at, "3E:LASH")).as("at %s", there).isEqualTo("allowed");
+    }
+    for (double off : List.of(1.001, 2.0, 718.999, 360.0)) {
+      Walk<State> at = free.after(barred(off));
+      assertThat(refused(at, "3E:LASH")).as("at %s", off).contains("bar to its stop first");
+    }
+    assertThat(free.refuses(barred(719.9))).isEmpty();
+    for (double nowhere : List.of(720.0, -0.001, 1e300, Double.NaN)) {
+      assertThat(free.refuses(barred(nowhere))).as("at %s", nowhere).isPresent();
+    }
+    assertThat(free.refuses(laidOut(999))).isEmpty();
+    for (double none : List.of(1000.0, -1.0, 1.5, Double.NaN)) {
+      assertThat(free.refuses(laidOut(none))).contains("how many? A whole number");
+    }
+  }
+
+  private static Done barred(double deg) {
+    return new Done(SpringAct.BAR, "", null, null, deg, null, "KV", Walker.NOON);
+  }
+
+  private static Done laidOut(double pieces) {
+    String what = HeadItem.FIXINGS.name();
+    return new Done(WalkAct.LAY_OUT, "", null, null, pieces, what, "KV", Walker.NOON);
+  }
+
   /** Fixed rockers on hydraulic lifters: the length is measured before the part goes in. */
   @Test
   void whereNothingTurnsTheLengthComesBeforeThePart() {

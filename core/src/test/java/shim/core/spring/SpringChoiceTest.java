@@ -251,6 +251,19 @@ class SpringChoiceTest {
     assertThat(judged(kind, head.get(0)).breakIn()).isEmpty();
   }
 
+  /** Two valves: what lies free is taken first, and only the rest is paid for. */
+  @ParameterizedTest
+  @CsvSource({"0, 2, 37.0", "1, 1, 18.5", "2, 0, 0.0", "9, 0, 0.0"})
+  void whatIsNotInStockIsBought(int stock, int buy, double cost) {
+    Ranked r =
+        judged(
+            kind(sheet("A", 1.95, 1.18, 1.55), Kit.NONE, stock, 18.5),
+            bare("3I", 1.966, 1.556, 0.75),
+            bare("3E", 1.966, 1.556, 0.75));
+    assertThat(r.toBuy()).isEqualTo(buy);
+    assertThat(r.cost()).isEqualTo(cost);
+  }
+
   @Test
   void ofWhatFitsWhatLiesInStockAndCostsLeastComesFirst() {
     List<Bare> head = List.of(bare("3I", 1.950, 1.556, 0.75), bare("3E", 1.950, 1.556, 0.75));
