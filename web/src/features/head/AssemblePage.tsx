@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { Link, useNavigate, useParams } from "@tanstack/react-router";
+import { useNavigate, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import { z } from "zod";
 import { answered, api, type Schemas, type Valve } from "../../api/client";
@@ -16,6 +16,7 @@ import { Notice } from "../../ui/Notice";
 import { useEntry } from "../../ui/useEntry";
 import { words } from "../../units/boxes";
 import { VERDICTS } from "./choiceWords";
+import { HeadName } from "./HeadName";
 import type { Head } from "./measures";
 import { useHead } from "./useHead";
 
@@ -91,10 +92,7 @@ function Assemble({ head, kinds }: AssembleProps) {
     <div className="grid items-start gap-3 p-3 min-[1000px]:grid-cols-[minmax(320px,460px)_1fr]">
       <form className="scribed grid gap-3 rounded p-4" aria-label="Assembly" onSubmit={submit}>
         <h1 className="text-2xl">
-          <Link to="/heads/$id" params={{ id: head.id }} className="no-underline hover:underline">
-            {head.sheet.name}
-          </Link>
-          : assemble
+          <HeadName head={head} />: assemble
         </h1>
         {kinds.length === 0 && <Notice tone="know">No kind of spring is on record yet.</Notice>}
         <Select label="Springs at the intakes" options={options} {...box("typeIntake")} />

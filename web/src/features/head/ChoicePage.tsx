@@ -11,7 +11,9 @@ import { Notice } from "../../ui/Notice";
 import { heightText, heightUnit, loadText, loadUnit } from "../../units/load";
 import { say } from "../../words/said";
 import { KitForm } from "../spring/KitForm";
-import { breakInWords, partsWords, spanOf, VERDICTS, waysWords } from "./choiceWords";
+import { breakInWords, partsWords, VERDICTS, waysWords } from "./choiceWords";
+import { HeadName } from "./HeadName";
+import { span } from "./measures";
 import { useHead } from "./useHead";
 
 type Ranked = Schemas["Ranked"];
@@ -31,10 +33,7 @@ export function ChoicePage() {
       <div className="flex flex-wrap items-center gap-2">
         <div className="min-w-72 flex-1">
           <h1 className="text-2xl">
-            <Link to="/heads/$id" params={{ id }} className="no-underline hover:underline">
-              {head.sheet.name}
-            </Link>
-            : which spring?
+            <HeadName head={head} />: which spring?
           </h1>
           <p className="text-muted">
             every kind on record, each with its own retainers, locks, cups and the shims to hand, on the cam
@@ -84,25 +83,22 @@ function Kind({ ranked, place, onKit }: KindProps) {
   const figures: [string, string][] = [
     [
       "Height",
-      `${spanOf(
-        at,
-        (a) => a.way.heightIn,
+      `${span(
+        at.map((a) => a.way.heightIn),
         (x) => heightText(x, unit),
       )} ${heightUnit(unit)}`,
     ],
     [
       "Closed",
-      `${spanOf(
-        at,
-        (a) => a.fit.seatLbf,
+      `${span(
+        at.map((a) => a.fit.seatLbf),
         (x) => loadText(x, unit, 0),
       )} ${loadUnit(unit)}`,
     ],
     [
       "Open",
-      `${spanOf(
-        at,
-        (a) => a.fit.openLbf,
+      `${span(
+        at.map((a) => a.fit.openLbf),
         (x) => loadText(x, unit, 0),
       )} ${loadUnit(unit)}`,
     ],

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { Link, useParams } from "@tanstack/react-router";
+import { useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import { headSprings, springTypes } from "../../api/queries";
 import { Waiting } from "../../shell/EngineFrame";
@@ -7,6 +7,7 @@ import { Problem } from "../../shell/Problem";
 import { Select } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { BoxSort } from "../spring/BoxSort";
+import { HeadName } from "./HeadName";
 import { useHead } from "./useHead";
 
 /** A box of springs sorted over bare heads, each valve with what the chosen kind takes there. */
@@ -33,9 +34,7 @@ export function HeadBoxPage() {
     <>
       <div className="flex flex-wrap items-end gap-4 px-3 pt-3">
         <h1 className="text-lg">
-          <Link to="/heads/$id" params={{ id }} className="no-underline hover:underline">
-            {head.sheet.name}
-          </Link>
+          <HeadName head={head} />
         </h1>
         <Select
           label="Kind of spring"

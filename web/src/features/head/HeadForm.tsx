@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useNavigate } from "@tanstack/react-router";
 import { useState } from "react";
 import { z } from "zod";
-import { answered, api, type Schemas } from "../../api/client";
+import { answered, api } from "../../api/client";
 import { newId } from "../../api/ids";
 import { engines as enginesQuery, head as headQuery } from "../../api/queries";
 import { Initials } from "../../shell/Initials";
@@ -14,14 +14,10 @@ import { useEntry } from "../../ui/useEntry";
 import { boxText, height, words } from "../../units/boxes";
 import type { LashUnit } from "../../units/lash";
 import { heightText, heightUnit } from "../../units/load";
+import { groove, grooves } from "../spring/grooves";
 import type { Head } from "./measures";
 
-const GROOVES = [
-  ["", "not known"],
-  ["SQUARE", "square"],
-  ["ROUND", "round"],
-  ["MULTI", "several beads"],
-] as const;
+const GROOVES = grooves("not known");
 
 const sheet = (unit: LashUnit, was?: number) =>
   z.object({
@@ -129,5 +125,3 @@ export function HeadForm({ head, onClose }: HeadFormProps) {
     </Sheet>
   );
 }
-
-const groove = (v: string) => (v === "" ? undefined : (v as Schemas["HeadSheet"]["grooveIntake"]));

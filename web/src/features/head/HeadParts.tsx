@@ -5,7 +5,7 @@ import { figureOf, unitName } from "../../units/figures";
 import { heightText, kept } from "../../units/load";
 import { figureText, unitOf } from "../../units/measures";
 import { placeName } from "./headFlow";
-import { type Head, MEASURES, ROUND } from "./measures";
+import { type Head, MEASURES, ROUND, span } from "./measures";
 
 /** What was measured: each thing in one line, its least and its most. */
 export function Measured({ head }: { head: Head }) {
@@ -52,13 +52,6 @@ export function Measured({ head }: { head: Head }) {
       </ul>
     </section>
   );
-}
-
-/** "1.948 to 1.966", or one figure where all agree. */
-function span(figures: number[], text: (v: number) => string): string {
-  const least = text(Math.min(...figures));
-  const most = text(Math.max(...figures));
-  return least === most ? least : `${least} to ${most}`;
 }
 
 /** Springs that are on them, and the way to the rest. */

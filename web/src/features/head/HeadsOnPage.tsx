@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { Link, useNavigate, useParams } from "@tanstack/react-router";
+import { useNavigate, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import { z } from "zod";
 import { answered, api, type Schemas } from "../../api/client";
@@ -15,6 +15,7 @@ import { Notice } from "../../ui/Notice";
 import { useEntry } from "../../ui/useEntry";
 import { hours, words } from "../../units/boxes";
 import { FixingsForm } from "./FixingsForm";
+import { HeadName } from "./HeadName";
 import { HeldDown } from "./HeadParts";
 import type { Head } from "./measures";
 import { useHead } from "./useHead";
@@ -94,10 +95,7 @@ function On({ head, engines }: OnProps) {
   return (
     <div className="mx-auto grid w-full max-w-3xl gap-3 p-3">
       <h1 className="text-2xl">
-        <Link to="/heads/$id" params={{ id: head.id }} className="no-underline hover:underline">
-          {head.sheet.name}
-        </Link>
-        : put on an engine
+        <HeadName head={head} />: put on an engine
       </h1>
       <form className="scribed grid gap-3 rounded p-4" aria-label="Heads on" onSubmit={submit}>
         <div className="grid gap-3 min-[600px]:grid-cols-2">

@@ -10,6 +10,7 @@ import { useSettings } from "../../shell/settings";
 import { buttonClass } from "../../ui/Button";
 import { figureOf } from "../../units/figures";
 import { FigurePanel } from "./FigurePanel";
+import { HeadName } from "./HeadName";
 import { nextPlace, places, readingsOf, taken } from "./headFlow";
 import { type Head, MEASURES, ROUND, type What } from "./measures";
 import { useHead } from "./useHead";
@@ -71,10 +72,7 @@ function Measuring({ head, work }: MeasuringProps) {
     <div className="flex flex-1 flex-col gap-2 p-2">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-1">
         <h1 className="text-lg">
-          <Link to="/heads/$id" params={{ id: head.id }} className="no-underline hover:underline">
-            {head.sheet.name}
-          </Link>
-          : measuring
+          <HeadName head={head} />: measuring
         </h1>
         <InlineInitials word="measured by" label="Initials of who measures" />
         <KeptHere parcels={work.parcels.filter((p) => !p.held)} of="figure" />

@@ -10,14 +10,6 @@ export const VERDICTS: Record<Schemas["Ranked"]["verdict"], { words: string; sig
   NOT: { words: "does not fit", sign: "✕", tone: "text-tight" },
 };
 
-/** "1.948 to 1.951", or one figure where all agree. */
-export function spanOf(at: Chosen[], of: (a: Chosen) => number, text: (v: number) => string): string {
-  const all = at.map(of);
-  const least = text(Math.min(...all));
-  const most = text(Math.max(...all));
-  return least === most ? least : `${least} to ${most}`;
-}
-
 /** How many valves take which shims. */
 export function waysWords(at: Chosen[], unit: LashUnit): string {
   const by = new Map<string, number>();

@@ -32,6 +32,13 @@ export const ROUND = Object.keys(MEASURES) as What[];
 /** What springs are chosen by. */
 export const FOR_SPRINGS: What[] = ["HEIGHT", "POCKET", "SEAL_GAP"];
 
+/** "1.948 to 1.966", or one figure where all agree. */
+export function span(figures: number[], text: (v: number) => string): string {
+  const least = text(Math.min(...figures));
+  const most = text(Math.max(...figures));
+  return least === most ? least : `${least} to ${most}`;
+}
+
 /** What is done with some heads next. */
 export function nextOf(head: Head): "WALK" | "OFF" | "MEASURE" | "CHOOSE" | "PUT_ON" {
   if (head.jobs.some((j) => !j.endedAt)) return "WALK";

@@ -7,7 +7,7 @@ import { discard, post } from "../../outbox/outbox";
 import type { ParcelOf } from "../../outbox/parcel";
 import { useWaiting } from "../../outbox/useOutbox";
 import { useSettings } from "../../shell/settings";
-import type { Figure, Place } from "./headFlow";
+import { type Figure, type Place, same } from "./headFlow";
 import type { What } from "./measures";
 
 /** Some heads with what waits on this device laid over what Shim has. */
@@ -32,8 +32,7 @@ export function useHead(id: string) {
 
   /** The last figure at a place is taken back, whether Shim has it or not. */
   const takeBack = async (what: What, at: Place) => {
-    const here = (f: Place & { what: What }) =>
-      f.what === what && f.valve === at.valve && f.cylinder === at.cylinder && f.bank === at.bank;
+    const here = (f: Place & { what: What }) => f.what === what && same(f, at);
     const waiting = parcels.filter((p) => here(p.body)).at(-1);
     if (waiting) return discard(waiting.key);
     const last = known?.filter(here).at(-1);

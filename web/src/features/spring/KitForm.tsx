@@ -10,6 +10,7 @@ import { useEntry } from "../../ui/useEntry";
 import { boxText, figure, height } from "../../units/boxes";
 import type { LashUnit } from "../../units/lash";
 import { heightText, heightUnit } from "../../units/load";
+import { groove, grooves } from "./grooves";
 
 type Kit = Schemas["StoredKit"];
 
@@ -25,12 +26,7 @@ export function KitForm(props: KitFormProps) {
   return kit ? <Known {...props} kit={kit} /> : null;
 }
 
-const GROOVES = [
-  ["", "any"],
-  ["SQUARE", "square"],
-  ["ROUND", "round"],
-  ["MULTI", "several beads"],
-] as const;
+const GROOVES = grooves("any");
 
 /** A change of height with its sign. */
 const raise = (unit: LashUnit) =>
@@ -112,7 +108,7 @@ function Known({ typeId, name, kit, onClose }: KitFormProps & { kit: Kit }) {
               retainers: named(read.retainers),
               locks: named(read.locks).map((l) => ({
                 ...l,
-                groove: l.groove === "" ? undefined : (l.groove as "SQUARE" | "ROUND" | "MULTI"),
+                groove: groove(l.groove),
               })),
               cups: named(read.cups).map((c) => ({
                 name: c.name,

@@ -1,20 +1,17 @@
 package shim.app.change;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import shim.app.record.Maybe;
 import shim.app.running.Runs;
 import shim.app.spring.Springs;
-import shim.app.stock.Orders;
 import shim.app.walk.Begun;
 import shim.app.walk.Jobs;
 import shim.core.change.Job;
@@ -39,16 +36,8 @@ class HandOver {
   private final OpenItems items;
   private final ChangeRules rules;
   private final Runs runs;
-  private final Orders orders;
 
-  HandOver(
-      Springs springs,
-      WalkLash lash,
-      OpenItems items,
-      ChangeRules rules,
-      Runs runs,
-      Orders orders) {
-    this.orders = orders;
+  HandOver(Springs springs, WalkLash lash, OpenItems items, ChangeRules rules, Runs runs) {
     this.rules = rules;
     this.runs = runs;
     this.springs = springs;
@@ -65,8 +54,6 @@ class HandOver {
       Begun<JobPlanner.Planned> job, List<Done> acts, Walk<Job> before, Walk<Job> after, Done d) {
     if (d.act() instanceof SpringAct act) {
       follow(act, job, acts, after, d);
-    } else if (d.act() == WalkAct.ORDER) {
-      ordered(job, d);
     } else if (d.act() == WalkAct.ABANDON) {
       abandoned(job, d);
     } else if (d.act() == WalkAct.SIGN) {
@@ -114,9 +101,7 @@ class HandOver {
 
   /** What was written with the last act of a kind at a valve. */
   static @Nullable String last(List<Done> acts, Act act, Position p) {
-    return acts.stream()
-        .filter(d -> d.act() == act && p.equals(d.valve()) && d.word() != null)
-        .reduce((a, b) -> b)
+    return Done.last(acts, d -> d.act() == act && p.equals(d.valve()) && d.word() != null)
         .map(Done::word)
         .orElse(null);
   }
@@ -186,14 +171,8 @@ class HandOver {
   private static Around around(
       Springs.@Nullable FittingEntry from, JobPlan.@Nullable Parts to, Measured m) {
     if (to != null) {
-      String planned =
-          m.valve().shims() == to.shimsIn().size()
-              ? to.shimsIn().stream()
-                  .map(s -> String.format(Locale.ROOT, "%.3f", s))
-                  .collect(Collectors.joining(" "))
-              : m.valve().shims() + " pieces";
       return new Around(
-          m.shims() == null ? planned : m.shims(),
+          Stack.written(m.shims(), m.valve().shims(), to.shimsIn()),
           to.retainer(),
           to.locks(),
           to.cup().isBlank() ? null : to.cup(),
@@ -266,15 +245,6 @@ class HandOver {
         hand);
   }
 
-  private void ordered(Begun<JobPlanner.Planned> row, Done done) {
-    orders.wantedBy(
-        Jobs.named(row.id(), "order " + done.at()),
-        row.id(),
-        row.engine(),
-        Objects.requireNonNull(done.word()),
-        done.hand());
-  }
-
   private void signed(Begun<JobPlanner.Planned> row, Job job, Done done) {
     if (job.valves().values().stream().anyMatch(ValveState::lashSet)) {
       lash.sign(setting(row), done);
@@ -339,7 +309,7 @@ class HandOver {
   }
 
   private static String words(StaysOpen o) {
-    String valves = o.valves().stream().map(Position::toString).collect(Collectors.joining(" "));
+    String valves = Position.list(o.valves());
     return switch (o.kind()) {
       case RECHECK -> "re-check lash after the first heat cycle: " + valves;
       case STAND_IN -> valves + " runs a stand-in spring until the right one comes";

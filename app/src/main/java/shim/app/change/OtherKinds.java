@@ -5,7 +5,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import shim.app.http.Refusal;
@@ -60,9 +59,7 @@ class OtherKinds {
                 throw Refusal.invalid(
                     "valves",
                     "the kind that is wanted does not go in at "
-                        + a.valves().stream()
-                            .map(Position::toString)
-                            .collect(Collectors.joining(" "))
+                        + Position.list(a.valves())
                         + ": see why not in the plan");
               });
     }
@@ -81,21 +78,25 @@ class OtherKinds {
     }
     Map<Position, Other> at = new HashMap<>();
     List<SpringChoice.Against> against = new ArrayList<>();
-    byKind.forEach((kind, valves) -> choose(engineId, kind, valves, at, against));
+    SpringChoice.Asked asked = pockets.asked(engineId);
+    byKind.forEach(
+        (kind, valves) -> {
+          SpringChoice.KindOf of =
+              kinds
+                  .one(engineId, kind)
+                  .orElseThrow(
+                      () -> Refusal.invalid("valves", "there is no such kind of spring here"));
+          choose(of, asked, valves, at, against);
+        });
     return new Chosen(at, against);
   }
 
   private void choose(
-      UUID engineId,
-      UUID typeId,
+      SpringChoice.KindOf kind,
+      SpringChoice.Asked asked,
       List<Pockets.PocketView> valves,
       Map<Position, Other> at,
       List<SpringChoice.Against> against) {
-    SpringChoice.KindOf kind =
-        kinds
-            .one(engineId, typeId)
-            .orElseThrow(() -> Refusal.invalid("valves", "there is no such kind of spring here"));
-    SpringChoice.Asked asked = pockets.asked(engineId);
     SpringChoice.Ranked ranked =
         SpringChoice.of(List.of(kind), valves.stream().map(OtherKinds::bare).toList(), asked)
             .kinds()
@@ -106,7 +107,7 @@ class OtherKinds {
       at.put(
           a.valve(),
           new Other(
-              typeId,
+              UUID.fromString(kind.id()),
               kind.type().form().damped(),
               a,
               parts(kind, a, was),
@@ -132,11 +133,9 @@ class OtherKinds {
     return new JobPlan.Parts(
         kind.type().name(),
         a.way().shimsIn(),
-        a.retainer() == null
-            ? "the usual"
-            : SpringKinds.named(a.retainer().name(), a.way().retainerIn()),
-        a.locks() == null ? "plain" : SpringKinds.named(a.locks().name(), a.way().lockIn()),
-        a.cup() == null ? "" : a.cup().name(),
+        SpringKinds.retainer(a),
+        SpringKinds.locks(a),
+        SpringKinds.cup(a),
         gap == null ? null : gap + a.way().lockIn(),
         a.cup() == null ? was.fitting().pocketIn() : Double.valueOf(a.cup().insideIn()));
   }

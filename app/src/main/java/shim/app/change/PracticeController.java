@@ -14,7 +14,6 @@ import shim.app.walk.JobViews;
 import shim.app.walk.Jobs;
 import shim.core.change.Job;
 import shim.core.change.SpringPractice;
-import shim.core.walk.Done;
 import shim.core.walk.Practice;
 
 /** The walk for practice: a stateless call that follows a person's moves and keeps nothing. */
@@ -45,7 +44,7 @@ class PracticeController {
     for (PracticeMove m : moves.moves()) {
       all.add(
           new Practice.Move(
-              m.act() == null ? null : read(m.act()),
+              m.act() == null ? null : m.act().done(Instant.EPOCH),
               m.surprise(),
               m.choice() == null ? -1 : m.choice()));
     }
@@ -63,17 +62,5 @@ class PracticeController {
         p.refused(),
         p.right(),
         p.wrong());
-  }
-
-  private static Done read(Jobs.ActEntry e) {
-    return new Done(
-        e.act(),
-        e.step() == null ? "" : e.step(),
-        e.cylinder(),
-        e.valve(),
-        e.figure(),
-        e.word(),
-        e.hand(),
-        Instant.EPOCH);
   }
 }

@@ -73,14 +73,29 @@ public class SpringKinds {
     return new Kit(retainers, locks, own.cups());
   }
 
+  /** The retainer at a valve, as it is written down. */
+  public static String retainer(SpringChoice.AtValve a) {
+    return a.retainer() == null ? "the usual" : named(a.retainer().name(), a.way().retainerIn());
+  }
+
+  /** The locks at a valve, as they are written down. */
+  public static String locks(SpringChoice.AtValve a) {
+    return a.locks() == null ? "plain" : named(a.locks().name(), a.way().lockIn());
+  }
+
+  /** The cup at a valve; blank for none. */
+  public static String cup(SpringChoice.AtValve a) {
+    return a.cup() == null ? "" : a.cup().name();
+  }
+
   /** A name with what it changes, so that whoever reads it later knows the stack. */
-  public static String named(String name, double raisesIn) {
+  private static String named(String name, double raisesIn) {
     String by = signed(raisesIn);
     boolean plain = raisesIn == 0 || name.contains(by);
     return plain ? name : name + " " + by;
   }
 
-  static String signed(double inch) {
+  private static String signed(double inch) {
     return String.format(Locale.ROOT, "%+.3f", inch);
   }
 }

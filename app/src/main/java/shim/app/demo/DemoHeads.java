@@ -151,7 +151,7 @@ class DemoHeads {
       heads.read(
           pair,
           id.apply("chamber " + c),
-          new Heads.ReadingEntered(
+          new Heads.HeadFigure(
               HeadMeasure.CHAMBER,
               null,
               c,
@@ -163,7 +163,7 @@ class DemoHeads {
 
   private void read(UUID pair, HeadMeasure what, Position p, double figure, UUID id) {
     double thou = Math.round(1000 * figure) / 1000.0;
-    heads.read(pair, id, new Heads.ReadingEntered(what, p, null, null, thou, HAND));
+    heads.read(pair, id, new Heads.HeadFigure(what, p, null, null, thou, HAND));
   }
 
   /** Does the book as a careful person does, to its signature. */

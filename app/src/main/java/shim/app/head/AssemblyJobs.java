@@ -1,11 +1,8 @@
 package shim.app.head;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import java.util.UUID;
-import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import shim.app.engine.LayoutView;
 import shim.app.head.AssemblyPlanner.AssemblyPlanned;
@@ -24,6 +21,7 @@ import shim.core.head.Assembly;
 import shim.core.head.AssemblyPlan;
 import shim.core.head.Bench;
 import shim.core.head.HeadMeasure;
+import shim.core.spring.Stack;
 import shim.core.walk.Done;
 import shim.core.walk.Procedure;
 import shim.core.walk.Walk;
@@ -119,7 +117,8 @@ class AssemblyJobs implements WalkKind<AssemblyPlanned, Bench> {
     UUID spring = spring(job.plan(), String.valueOf(v.spring()));
     HeadSpringRow row =
         new HeadSpringRow(Ids.of(job.id() + " " + p + " " + d.at()), head, spring, p);
-    row.heightIn = last(acts, "read:" + p + ":height");
+    String height = "read:" + p + ":height";
+    row.heightIn = Done.last(acts, a -> a.step().equals(height)).map(Done::figure).orElse(null);
     row.shims = shims(acts, parts, v);
     row.retainer = parts.retainer();
     row.locks = parts.locks();
@@ -129,31 +128,12 @@ class AssemblyJobs implements WalkKind<AssemblyPlanned, Bench> {
     heads.spring(row, d.hand(), d.at());
   }
 
-  /** The stack as written, or as planned where only as many pieces were counted. */
-  private static @Nullable String shims(
-      List<Done> acts, AssemblyPlan.ValveParts parts, Bench.OnBench v) {
-    String written =
-        acts.stream()
-            .filter(a -> a.act() == SpringAct.STACK && parts.valve().equals(a.valve()))
-            .reduce((a, b) -> b)
+  private static String shims(List<Done> acts, AssemblyPlan.ValveParts parts, Bench.OnBench v) {
+    String typed =
+        Done.last(acts, a -> a.act() == SpringAct.STACK && parts.valve().equals(a.valve()))
             .map(Done::word)
             .orElse(null);
-    if (written != null) {
-      return written;
-    }
-    return v.shims() == parts.shimsIn().size()
-        ? parts.shimsIn().stream()
-            .map(x -> String.format(Locale.ROOT, "%.3f", x))
-            .collect(Collectors.joining(" "))
-        : v.shims() + " pieces";
-  }
-
-  private static @Nullable Double last(List<Done> acts, String step) {
-    return acts.stream()
-        .filter(a -> a.step().equals(step))
-        .reduce((a, b) -> b)
-        .map(Done::figure)
-        .orElse(null);
+    return Stack.written(typed, v.shims(), parts.shimsIn());
   }
 
   /** Gaps are read at full lift, once the spring stands: they go with it. */

@@ -18,7 +18,6 @@ import shim.app.change.ChangeRules;
 import shim.app.change.SpringKinds;
 import shim.app.fatigue.SpringTests;
 import shim.app.http.Refusal;
-import shim.app.spring.SpringTypes;
 import shim.app.spring.Springs;
 import shim.core.change.Schools;
 import shim.core.engine.Layout;
@@ -42,7 +41,6 @@ class AssemblyPlanner {
   private final Springs springs;
   private final SpringTests tests;
   private final ChangeRules rules;
-  private final SpringTypes types;
 
   AssemblyPlanner(
       Heads heads,
@@ -50,9 +48,7 @@ class AssemblyPlanner {
       SpringKinds known,
       Springs springs,
       SpringTests tests,
-      ChangeRules rules,
-      SpringTypes types) {
-    this.types = types;
+      ChangeRules rules) {
     this.heads = heads;
     this.choice = choice;
     this.known = known;
@@ -64,6 +60,20 @@ class AssemblyPlanner {
   /** A plan with the springs its marks stand for. */
   record AssemblyPlanned(AssemblyAsk ask, AssemblyPlan plan, Map<String, UUID> springs) {}
 
+  /** What is wanted, and what there is to choose from: looked up once for all valves. */
+  private record Wish(
+      HeadSheet sheet, AssemblyAsk ask, SpringChoice.Asked asked, Map<UUID, KindOf> kinds) {
+    KindOf kind(Position valve) {
+      return Known.in(kinds, ask.type(valve.kind()));
+    }
+  }
+
+  private Wish wish(HeadSheet sheet, AssemblyAsk ask) {
+    Map<UUID, KindOf> kinds = new HashMap<>();
+    known.kinds(sheet.madeFor()).forEach(k -> kinds.put(UUID.fromString(k.id()), k));
+    return new Wish(sheet, ask, choice.asked(sheet), kinds);
+  }
+
   AssemblyPlanned plan(UUID headId, AssemblyAsk ask) {
     HeadSheet sheet = heads.kept(headId).sheet();
     if (heads.on(headId).isPresent()) {
@@ -71,7 +81,8 @@ class AssemblyPlanner {
     }
     Layout layout = heads.layout(sheet);
     List<Position> valves = valves(headId, layout, ask);
-    Map<Position, AtValve> at = atValves(headId, sheet, valves, ask);
+    Wish wish = wish(sheet, ask);
+    Map<Position, AtValve> at = atValves(headId, valves, wish);
     Map<Position, Springs.StoredSpring> chosen = new TreeMap<>();
     for (UUID type : new HashSet<>(List.of(ask.typeIntake(), ask.typeExhaust()))) {
       List<AtValve> here =
@@ -79,7 +90,7 @@ class AssemblyPlanner {
               .filter(p -> ask.type(p.kind()).equals(type))
               .map(p -> Known.in(at, p))
               .toList();
-      chosen.putAll(sorted(type, here, sheet, ask));
+      chosen.putAll(sorted(type, here, wish));
     }
     Map<String, UUID> marks = new HashMap<>();
     chosen.values().forEach(s -> marks.put(s.spring().mark(), s.id()));
@@ -90,9 +101,7 @@ class AssemblyPlanner {
             sheet.name(),
             sheet.bought(),
             sides(layout, valves),
-            valves.stream()
-                .map(p -> parts(Known.in(at, p), Known.in(chosen, p), sheet, ask))
-                .toList(),
+            valves.stream().map(p -> parts(Known.in(at, p), Known.in(chosen, p), wish)).toList(),
             schools.lubricant(),
             schools.proving()),
         marks);
@@ -126,16 +135,13 @@ class AssemblyPlanner {
     return wanted;
   }
 
-  private Map<Position, AtValve> atValves(
-      UUID headId, HeadSheet sheet, List<Position> valves, AssemblyAsk ask) {
-    List<SpringChoice.Bare> bare = choice.bare(headId, sheet);
-    Map<UUID, KindOf> kinds = new HashMap<>();
-    known.kinds(sheet.madeFor()).forEach(k -> kinds.put(UUID.fromString(k.id()), k));
+  private Map<Position, AtValve> atValves(UUID headId, List<Position> valves, Wish wish) {
+    List<SpringChoice.Bare> bare = choice.bare(headId, wish.sheet());
     Map<Position, AtValve> all = new TreeMap<>();
     for (ValveKind kind : ValveKind.values()) {
       List<Position> here = valves.stream().filter(p -> p.kind() == kind).toList();
       String field = kind == ValveKind.INTAKE ? "ask.typeIntake" : "ask.typeExhaust";
-      KindOf spring = kinds.get(ask.type(kind));
+      KindOf spring = wish.kinds().get(wish.ask().type(kind));
       if (spring == null) {
         throw Refusal.invalid(field, "there is no such kind of spring here");
       }
@@ -144,7 +150,7 @@ class AssemblyPlanner {
       requireMeasured(field, here, measured);
       if (!measured.isEmpty()) {
         SpringChoice.Ranked r =
-            SpringChoice.of(List.of(spring), measured, choice.asked(sheet)).kinds().get(0);
+            SpringChoice.of(List.of(spring), measured, wish.asked()).kinds().get(0);
         requireFit(field, r);
         r.at().forEach(a -> all.put(a.valve(), a));
       }
@@ -157,7 +163,7 @@ class AssemblyPlanner {
     Set<Position> have = known.stream().map(SpringChoice.Bare::valve).collect(Collectors.toSet());
     List<Position> not = valves.stream().filter(p -> !have.contains(p)).toList();
     if (!not.isEmpty()) {
-      throw Refusal.invalid(field, "measure the height first: " + words(not));
+      throw Refusal.invalid(field, "measure the height first: " + Position.list(not));
     }
   }
 
@@ -171,27 +177,22 @@ class AssemblyPlanner {
                   field,
                   r.kind().type().name()
                       + " does not go in at "
-                      + words(x.valves())
+                      + Position.list(x.valves())
                       + ": see why under the choice of a spring");
             });
   }
 
-  private static String words(List<Position> valves) {
-    return valves.stream().map(Position::toString).collect(Collectors.joining(" "));
-  }
-
   /** Which spring of those in stock goes where: the fit first, then even loads. */
-  private Map<Position, Springs.StoredSpring> sorted(
-      UUID type, List<AtValve> at, HeadSheet sheet, AssemblyAsk ask) {
+  private Map<Position, Springs.StoredSpring> sorted(UUID type, List<AtValve> at, Wish wish) {
     if (at.isEmpty()) {
       return Map.of();
     }
     List<Springs.StoredSpring> box =
         springs.free().stream().filter(s -> s.spring().typeId().equals(type)).toList();
-    KindOf kind = known.one(sheet.madeFor(), type).orElseThrow();
+    KindOf kind = Known.in(wish.kinds(), type);
     if (box.size() < at.size()) {
       throw Refusal.invalid(
-          ask.typeIntake().equals(type) ? "ask.typeIntake" : "ask.typeExhaust",
+          wish.ask().typeIntake().equals(type) ? "ask.typeIntake" : "ask.typeExhaust",
           String.format(
               Locale.ROOT,
               "%d of %s lie in stock, %d are needed: order them first",
@@ -213,17 +214,16 @@ class AssemblyPlanner {
               l.map(SpringTests.LastLoad::heightIn).orElse(kind.type().referenceHeightIn()),
               Objects.requireNonNullElse(s.spring().odIn(), 0.0)));
     }
-    SpringChoice.Asked asked = choice.asked(sheet);
     Map<Position, Springs.StoredSpring> chosen = new HashMap<>();
     SpringSort.of(
             boxed,
             at.stream().map(a -> pocket(a, kind)).toList(),
             new SpringSort.Wanted(
                 kind.type().referenceHeightIn(),
-                asked.toleranceIn(),
+                wish.asked().toleranceIn(),
                 List.of(),
                 kind.type().curve(),
-                asked.limits().play()))
+                wish.asked().limits().play()))
         .chosen()
         .placed()
         .forEach(p -> chosen.put(p.position(), Known.in(byMark, p.mark())));
@@ -237,23 +237,20 @@ class AssemblyPlanner {
     return new SpringSort.Pocket(a.valve(), height, wide, height);
   }
 
-  private AssemblyPlan.ValveParts parts(
-      AtValve a, Springs.StoredSpring spring, HeadSheet sheet, AssemblyAsk ask) {
+  private AssemblyPlan.ValveParts parts(AtValve a, Springs.StoredSpring spring, Wish wish) {
     Fit fit = a.fit();
-    SpringChoice.Asked asked = choice.asked(sheet);
+    SpringChoice.Asked asked = wish.asked();
     Double gross =
         Fit.Lift.of(asked.engine(), a.valve().kind()).map(Fit.Lift::grossIn).orElse(null);
     return new AssemblyPlan.ValveParts(
         a.valve(),
         spring.spring().mark(),
-        types.get(spring.spring().typeId()).type().form().damped(),
+        wish.kind(a.valve()).type().form().damped(),
         a.way().shimsIn(),
-        a.cup() == null ? "" : a.cup().name(),
-        ask.seal(a.valve().kind()),
-        a.retainer() == null
-            ? "the usual"
-            : SpringKinds.named(a.retainer().name(), a.way().retainerIn()),
-        a.locks() == null ? "plain" : SpringKinds.named(a.locks().name(), a.way().lockIn()),
+        SpringKinds.cup(a),
+        wish.ask().seal(a.valve().kind()),
+        SpringKinds.retainer(a),
+        SpringKinds.locks(a),
         new AssemblyPlan.Wanted(
             a.way().targetIn(),
             asked.toleranceIn(),
@@ -262,6 +259,6 @@ class AssemblyPlanner {
             gross,
             asked.limits().coilGapIn(),
             asked.limits().sealIn(),
-            sheet.guidePlayIn()));
+            wish.sheet().guidePlayIn()));
   }
 }

@@ -18,8 +18,6 @@ import shim.app.record.Hours;
 import shim.app.record.Initials;
 import shim.app.walk.JobReader;
 import shim.app.walk.JobViews.JobView;
-import shim.core.engine.Position;
-import shim.core.head.HeadMeasure;
 
 /** Heads: what is measured, which springs suit, assembling them, putting them on. */
 @RestController
@@ -49,15 +47,6 @@ class HeadController {
   /** Heads as entered; {@code basedOn} is the version they were changed on, null for new ones. */
   record HeadEntry(
       @NotNull @Valid HeadSheet head, @Nullable Integer basedOn, @Initials String hand) {}
-
-  /** One figure: at a valve, in a chamber or of one bank's head. */
-  record HeadFigure(
-      @NotNull HeadMeasure what,
-      @Nullable Position valve,
-      @Nullable Integer cylinder,
-      @Nullable Integer bank,
-      double figure,
-      @Initials String hand) {}
 
   /** Who takes a figure back. */
   record FigureBack(@Initials String hand) {}
@@ -99,17 +88,8 @@ class HeadController {
 
   @PutMapping("/api/heads/{id}/readings/{readingId}")
   HeadView read(
-      @PathVariable UUID id, @PathVariable UUID readingId, @RequestBody HeadFigure figure) {
-    heads.read(
-        id,
-        readingId,
-        new Heads.ReadingEntered(
-            figure.what(),
-            figure.valve(),
-            figure.cylinder(),
-            figure.bank(),
-            figure.figure(),
-            figure.hand()));
+      @PathVariable UUID id, @PathVariable UUID readingId, @RequestBody Heads.HeadFigure figure) {
+    heads.read(id, readingId, figure);
     return reader.view(id);
   }
 

@@ -201,7 +201,7 @@ class HeadReader {
   }
 
   private static @Nullable Done last(List<Done> acts, Step step) {
-    return acts.stream().filter(d -> d.step().equals(step.id())).reduce((a, b) -> b).orElse(null);
+    return Done.last(acts, d -> d.step().equals(step.id())).orElse(null);
   }
 
   private static BookLine line(Step s, @Nullable Done d) {

@@ -1,5 +1,6 @@
 package shim.app.head;
 
+import jakarta.validation.constraints.NotNull;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -18,6 +19,7 @@ import shim.app.http.Refusal;
 import shim.app.record.Because;
 import shim.app.record.Documents;
 import shim.app.record.Ids;
+import shim.app.record.Initials;
 import shim.app.record.Sheets;
 import shim.app.record.TakenBack;
 import shim.app.spring.Springs;
@@ -108,17 +110,17 @@ public class Heads implements SpringsElsewhere {
         id.toString(), Documents.Kind.HEAD_SHEET, sheet, new Sheets.Change(null, basedOn, who));
   }
 
-  /** A figure as it is sent. */
-  public record ReadingEntered(
-      HeadMeasure what,
+  /** One figure as it is sent: at a valve, in a chamber or of one bank's head. */
+  public record HeadFigure(
+      @NotNull HeadMeasure what,
       @Nullable Position valve,
       @Nullable Integer cylinder,
       @Nullable Integer bank,
       double figure,
-      String hand) {}
+      @Initials String hand) {}
 
   /** Keeps a figure; safe to repeat, and a repeat with another figure corrects it. */
-  public void read(UUID headId, UUID id, ReadingEntered r) {
+  public void read(UUID headId, UUID id, HeadFigure r) {
     HeadSheet sheet = kept(headId).sheet();
     HeadReadingRow row =
         readings
@@ -285,7 +287,7 @@ public class Heads implements SpringsElsewhere {
       UUID headId, HeadMeasure what, Position valve, @Nullable Double figure, String hand) {
     if (figure != null) {
       UUID id = Ids.of(headId + " " + what + valve);
-      read(headId, id, new ReadingEntered(what, valve, null, null, figure, hand));
+      read(headId, id, new HeadFigure(what, valve, null, null, figure, hand));
     }
   }
 

@@ -16,7 +16,6 @@ import shim.app.lash.Rounds;
 import shim.app.record.Documents;
 import shim.app.record.Maybe;
 import shim.app.spring.Springs;
-import shim.app.stock.Orders;
 import shim.app.walk.Begun;
 import shim.app.walk.JobKind;
 import shim.app.walk.JobViews.CrankThere;
@@ -47,7 +46,6 @@ class HeadsOnJobs implements WalkKind<HeadsOnPlanned, HeadsOn.State> {
   private final Rounds rounds;
   private final OpenItems items;
   private final ChangeRules rules;
-  private final Orders orders;
 
   HeadsOnJobs(
       Heads heads,
@@ -56,8 +54,7 @@ class HeadsOnJobs implements WalkKind<HeadsOnPlanned, HeadsOn.State> {
       WalkLash lash,
       Rounds rounds,
       OpenItems items,
-      ChangeRules rules,
-      Orders orders) {
+      ChangeRules rules) {
     this.heads = heads;
     this.engines = engines;
     this.springs = springs;
@@ -65,7 +62,6 @@ class HeadsOnJobs implements WalkKind<HeadsOnPlanned, HeadsOn.State> {
     this.rounds = rounds;
     this.items = items;
     this.rules = rules;
-    this.orders = orders;
   }
 
   @Override
@@ -157,9 +153,6 @@ class HeadsOnJobs implements WalkKind<HeadsOnPlanned, HeadsOn.State> {
       Done d) {
     if (d.act() == SpringAct.LASH || d.act() == SpringAct.ZERO_LASH) {
       lash.read(setting(job), d);
-    } else if (d.act() == WalkAct.ORDER) {
-      UUID order = Jobs.named(job.id(), "order " + d.at());
-      orders.wantedBy(order, job.id(), job.engine(), d.text(), d.hand());
     } else if (d.act() == WalkAct.SIGN) {
       signed(job, d);
     }

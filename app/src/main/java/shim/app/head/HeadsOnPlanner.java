@@ -112,10 +112,7 @@ class HeadsOnPlanner {
             .collect(Collectors.toCollection(HashSet::new));
     List<Position> bare = layout.positions().stream().filter(p -> !have.contains(p)).toList();
     if (!bare.isEmpty()) {
-      throw Refusal.invalid(
-          "headId",
-          "not assembled yet: "
-              + bare.stream().map(Position::toString).collect(Collectors.joining(" ")));
+      throw Refusal.invalid("headId", "not assembled yet: " + Position.list(bare));
     }
   }
 

@@ -1,6 +1,5 @@
 package shim.app.turnaround;
 
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.Position;
 import shim.core.turnaround.Task;
@@ -19,7 +18,7 @@ final class TaskWords {
   }
 
   private static String of(Task task) {
-    String at = task.positions().stream().map(Position::toString).collect(Collectors.joining(" "));
+    String at = Position.list(task.positions());
     return switch (task.kind()) {
       case BY_HAND, ARRIVAL -> "work";
       case LASH_ROUND -> at(at, "run the valves", "set the lash of ");

@@ -2,6 +2,7 @@ package shim.app.walk;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -60,7 +61,7 @@ public class JobArchive {
   private ArchivedJob archived(JobRow j) {
     return new ArchivedJob(
         j.id,
-        java.util.Objects.requireNonNull(j.engineId),
+        Objects.requireNonNull(j.engineId),
         reader.plan(j),
         j.engineHours,
         j.hand,

@@ -24,6 +24,7 @@ import shim.app.record.Ids;
 import shim.app.record.Initials;
 import shim.app.record.Photos;
 import shim.app.record.TakenBack;
+import shim.app.stock.Orders;
 import shim.app.stock.PartIsHere;
 import shim.core.engine.Position;
 import shim.core.walk.Act;
@@ -42,6 +43,7 @@ public class Jobs {
   private final ActRows acts;
   private final FindingRows findings;
   private final Map<JobKind, WalkKind<?, ?>> kinds;
+  private final Orders orders;
   private final Photos photos;
   private final Documents documents;
   private final Entries entries;
@@ -52,6 +54,7 @@ public class Jobs {
       ActRows acts,
       FindingRows findings,
       List<WalkKind<?, ?>> kinds,
+      Orders orders,
       Photos photos,
       Documents documents,
       Entries entries,
@@ -61,6 +64,7 @@ public class Jobs {
     this.findings = findings;
     this.kinds = new EnumMap<>(JobKind.class);
     kinds.forEach(k -> this.kinds.put(k.kind(), k));
+    this.orders = orders;
     this.photos = photos;
     this.documents = documents;
     this.entries = entries;
@@ -94,7 +98,13 @@ public class Jobs {
       @Nullable Double figure,
       @Size(max = 400, message = "400 letters at most") @Nullable String word,
       @Initials String hand,
-      int basedOn) {}
+      int basedOn) {
+    /** As it is done at a time. */
+    public Done done(Instant at) {
+      String of = step == null ? "" : step;
+      return new Done(act, of, cylinder, valve, figure, word, hand, at);
+    }
+  }
 
   /** What is looked at on the way. */
   public enum Look {
@@ -166,7 +176,7 @@ public class Jobs {
       throw Refusal.conflict(
           who + " went on with this job meanwhile: look at where it stands, then again");
     }
-    act(opened(row), row, before, actId, read(entry));
+    act(opened(row), row, before, actId, entry.done(now()));
   }
 
   private <P extends Record, S> void act(
@@ -180,12 +190,21 @@ public class Jobs {
     acts.saveAndFlush(new ActRow(actId, row.id, before.size(), done));
     jobs.touch(row.id);
     Walk<S> after = walk.after(done);
+    ordered(row, done);
     job.kind().follow(job.begun(), before, walk, after, done);
     if (after.end() != End.OPEN) {
       row.endedAt = done.at();
       row.signedBy = after.end() == End.SIGNED ? done.hand() : null;
       Because.of(done.hand(), done.act().words());
       jobs.saveAndFlush(row);
+    }
+  }
+
+  /** A part that a job on an engine waits for is on the list of that engine. */
+  private void ordered(JobRow row, Done done) {
+    if (done.act() == WalkAct.ORDER && row.engineId != null) {
+      UUID order = named(row.id, "order " + done.at());
+      orders.wantedBy(order, row.id, row.engineId, done.text(), done.hand());
     }
   }
 
@@ -246,24 +265,9 @@ public class Jobs {
 
   /** Who parked it for something else, such as the night, takes it up himself. */
   private static boolean parkedForPart(List<Done> acts) {
-    return acts.stream()
-        .map(Done::act)
-        .filter(a -> a == WalkAct.PARK || a == WalkAct.ORDER)
-        .reduce((a, b) -> b)
-        .filter(a -> a == WalkAct.ORDER)
+    return Done.last(acts, d -> d.act() == WalkAct.PARK || d.act() == WalkAct.ORDER)
+        .filter(d -> d.act() == WalkAct.ORDER)
         .isPresent();
-  }
-
-  private Done read(ActEntry e) {
-    return new Done(
-        e.act(),
-        e.step() == null ? "" : e.step(),
-        e.cylinder(),
-        e.valve(),
-        e.figure(),
-        e.word(),
-        e.hand(),
-        now());
   }
 
   /** Keeps what was seen. */

@@ -16,14 +16,11 @@ import shim.core.unit.InWords;
  */
 public record CrankOff(
     double offDeg, double torqueLbfFt, double fallIn, double holdsWithinDeg, boolean turns) {
-  /** How far off its place a crank is still there, degrees. Common practice, no source. */
-  static final double THERE_DEG = 1;
-
   /** Nothing where the crank is there, or where bore, stroke and rod are not written down. */
   static Optional<CrankOff> of(Job job, int cylinder) {
     double off = degrees(job, cylinder);
     AirHold air = job.plan().air();
-    if (air == null || !near(off) || Figures.atMost(Math.abs(off), THERE_DEG)) {
+    if (air == null || !near(off) || Figures.atMost(Math.abs(off), AtStop.THERE_DEG)) {
       return Optional.empty();
     }
     return air.slide()

@@ -1,15 +1,15 @@
 package shim.core.change;
 
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import shim.core.change.ValveState.Pushrod;
 import shim.core.change.ValveState.Stage;
 import shim.core.engine.Position;
-import shim.core.unit.Angle;
 import shim.core.unit.Figures;
 import shim.core.unit.InWords;
 import shim.core.walk.Done;
@@ -67,10 +67,8 @@ final class Guard {
     if (!plan.hold().onTheCrank()) {
       return Optional.of("the crank has no part in this job");
     }
-    if (!(d.number() >= 0 && d.number() < Angle.CYCLE_DEG)) {
-      return Optional.of("say where the crank is: 0 to 720 degrees");
-    }
     return first(
+        AtStop.nowhere(d),
         open("turning the crank"),
         walk.held().keySet().stream()
             .findFirst()
@@ -139,7 +137,7 @@ final class Guard {
   /** At TDC; or with air off it on purpose, where the crank cannot turn and a person said so. */
   private Optional<String> there(Done d, int c) {
     double off = CrankOff.degrees(job, c);
-    if (Figures.atMost(Math.abs(off), CrankOff.THERE_DEG)) {
+    if (Figures.atMost(Math.abs(off), AtStop.THERE_DEG)) {
       return Optional.empty();
     }
     String bar = "the crank is not at TDC of cylinder " + c + ": bar there first";
@@ -336,24 +334,14 @@ final class Guard {
   }
 
   private Optional<String> lash(Done d, Position p) {
-    List<Route.Leg> at = plan.route().legs().stream().filter(l -> l.lash().contains(p)).toList();
-    boolean here =
-        job.crankDeg() != null
-            && at.stream()
-                .anyMatch(
-                    l ->
-                        Figures.atMost(
-                            Angle.distance(l.crankDeg(), job.crankDeg()), CrankOff.THERE_DEG));
+    DoubleStream stops =
+        plan.route().legs().stream()
+            .filter(l -> l.lash().contains(p))
+            .mapToDouble(Route.Leg::crankDeg);
     return first(
         when(job.off().contains(p.cylinder()), "the rockers are not on yet"),
         when(job.valve(p).stage() != Stage.PROVED, isNow(p, job.valve(p))),
-        when(!here, p + " may be on its lobe here: bar to its stop first"),
-        when(Double.isNaN(d.number()), "enter what it reads"),
-        when(
-            d.act() == SpringAct.LASH
-                && plan.drive().sets() == JobPlan.Sets.LENGTH
-                && !walk.ticked().contains(p + ":" + SpringAct.ZERO_LASH),
-            "measure the length at zero lash first"));
+        AtStop.refuses(walk, d, p, job.crankDeg(), stops, plan.drive().sets()));
   }
 
   // ---- shared
@@ -381,8 +369,7 @@ final class Guard {
     return e.getKey() + " is unhooked, held by " + by + since;
   }
 
-  private Optional<String> eachFinished(
-      java.util.function.Predicate<Position> wrong, String words) {
+  private Optional<String> eachFinished(Predicate<Position> wrong, String words) {
     return job.valves().entrySet().stream()
         .filter(e -> e.getValue().stage().finished() && wrong.test(e.getKey()))
         .findFirst()

@@ -21,8 +21,8 @@ public enum Item implements Thing {
   }
 
   @Override
-  public String words(int n) {
-    return n + " " + (n == 1 ? one : many);
+  public String one() {
+    return one;
   }
 
   @Override

@@ -32,10 +32,7 @@ final class Script {
     if (w.to() == null) {
       return "fewest pieces";
     }
-    String shims =
-        w.to().shimsIn().isEmpty()
-            ? "no shim"
-            : String.join(" + ", w.to().shimsIn().stream().map(InWords::inch).toList());
+    String shims = w.to().shimsIn().isEmpty() ? "no shim" : InWords.inches(w.to().shimsIn());
     return w.to().cup().isBlank() ? shims : shims + ", on " + w.to().cup();
   }
 

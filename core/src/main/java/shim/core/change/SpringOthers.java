@@ -18,9 +18,8 @@ final class SpringOthers {
     all.add(Otherwise.whole(SpringAct.LOCK, null, "Lock the crank", ""));
     all.add(Otherwise.whole(SpringAct.UNLOCK, null, "Unlock the crank", ""));
     for (Item i : List.of(Item.LOCKS, Item.RETAINERS, Item.SEALS)) {
-      String more = "More " + i.many() + " from stock";
       String old = "Old " + i.many() + " to scrap or spares, in all";
-      all.add(Otherwise.whole(WalkAct.LAY_OUT, i.name(), more, "pieces"));
+      all.add(Otherwise.more(i));
       all.add(Otherwise.whole(WalkAct.PUT_AWAY, i.name(), old, "pieces"));
     }
     all.add(Otherwise.whole(SpringAct.BAR, null, "The crank was barred elsewhere", "degrees"));

@@ -1,8 +1,11 @@
 package shim.core.engine;
 
+import java.util.Collection;
 import java.util.Comparator;
+import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /**
  * One valve of an engine: cylinder number, intake or exhaust, and its ordinal when a cylinder has
@@ -21,7 +24,7 @@ public record Position(int cylinder, ValveKind kind, int ordinal) implements Com
 
   /** Reads {@code 3E} or {@code 3I1}. */
   public static Position parse(String text) {
-    Matcher m = WRITTEN.matcher(text.strip().toUpperCase(java.util.Locale.ROOT));
+    Matcher m = WRITTEN.matcher(text.strip().toUpperCase(Locale.ROOT));
     if (!m.matches()) {
       throw new IllegalArgumentException(
           "\"" + text + "\" is not a valve; write cylinder and I or E, such as 3E");
@@ -29,6 +32,11 @@ public record Position(int cylinder, ValveKind kind, int ordinal) implements Com
     int ordinal = m.group(3).isEmpty() ? 0 : Integer.parseInt(m.group(3));
     ValveKind kind = m.group(2).equals("I") ? ValveKind.INTAKE : ValveKind.EXHAUST;
     return new Position(Integer.parseInt(m.group(1)), kind, ordinal);
+  }
+
+  /** Several, as people list them: {@code 1I 3E}. */
+  public static String list(Collection<Position> valves) {
+    return valves.stream().map(Position::toString).collect(Collectors.joining(" "));
   }
 
   /** In words: {@code cylinder 3's intake}, {@code cylinder 3's front intake}. */

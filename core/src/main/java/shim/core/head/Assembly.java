@@ -81,8 +81,7 @@ public final class Assembly implements Procedure<Bench> {
       all.add(Otherwise.at(p, SpringAct.CLOSE, p + ": let it up again", ""));
     }
     for (Item i : List.of(Item.LOCKS, Item.RETAINERS, Item.SEALS, Item.SPRINGS)) {
-      String more = "More " + i.many() + " from stock";
-      all.add(Otherwise.whole(WalkAct.LAY_OUT, i.name(), more, "pieces"));
+      all.add(Otherwise.more(i));
     }
     return all;
   }

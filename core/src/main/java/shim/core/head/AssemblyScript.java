@@ -153,9 +153,7 @@ final class AssemblyScript extends StepList {
         at(p, SpringAct.STACK, p + ": shims under the spring" + cup + ", count them")
             .with((double) v.shimsIn().size(), null)
             .looking(
-                v.shimsIn().isEmpty()
-                    ? "none"
-                    : String.join(" + ", v.shimsIn().stream().map(InWords::inch).toList()),
+                v.shimsIn().isEmpty() ? "none" : InWords.inches(v.shimsIn()),
                 "thinnest at the bottom",
                 "serrated side down"));
   }

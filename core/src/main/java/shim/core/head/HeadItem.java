@@ -19,8 +19,8 @@ public enum HeadItem implements Thing {
   }
 
   @Override
-  public String words(int n) {
-    return n + " " + (n == 1 ? one : many);
+  public String one() {
+    return one;
   }
 
   @Override

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
 import shim.core.engine.Layout;
 import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
@@ -119,7 +120,7 @@ public record HeadRecord(Layout layout, List<HeadReading> readings) {
     return all;
   }
 
-  private static @org.jspecify.annotations.Nullable Double orNull(OptionalDouble d) {
+  private static @Nullable Double orNull(OptionalDouble d) {
     return d.isPresent() ? d.getAsDouble() : null;
   }
 }

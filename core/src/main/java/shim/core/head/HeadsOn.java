@@ -7,12 +7,11 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.DoubleStream;
 import org.jspecify.annotations.Nullable;
-import shim.core.change.JobPlan;
+import shim.core.change.AtStop;
 import shim.core.change.SpringAct;
 import shim.core.engine.Position;
-import shim.core.unit.Angle;
-import shim.core.unit.Figures;
 import shim.core.walk.Act;
 import shim.core.walk.Done;
 import shim.core.walk.Folding;
@@ -24,9 +23,6 @@ import shim.core.walk.WalkAct;
 
 /** Putting heads on an engine: gasket, torque in its sequence, valve drive, lash, first start. */
 public final class HeadsOn implements Procedure<HeadsOn.State> {
-  /** How far off its place a crank is still there, degrees. Common practice, no source. */
-  private static final double THERE_DEG = 1;
-
   private final HeadsOnPlan plan;
   private final List<Step> steps;
 
@@ -112,10 +108,8 @@ public final class HeadsOn implements Procedure<HeadsOn.State> {
   @Override
   public List<Otherwise> others(Walk<State> walk, @Nullable Step next) {
     List<Otherwise> all = new ArrayList<>();
-    for (HeadItem i : List.of(HeadItem.FIXINGS, HeadItem.GASKETS)) {
-      String more = "More " + i.many() + " from stock";
-      all.add(Otherwise.whole(WalkAct.LAY_OUT, i.name(), more, "pieces"));
-    }
+    all.add(Otherwise.more(HeadItem.FIXINGS));
+    all.add(Otherwise.more(HeadItem.GASKETS));
     all.add(Otherwise.whole(SpringAct.BAR, null, "The crank was barred elsewhere", "degrees"));
     return all;
   }
@@ -259,10 +253,8 @@ public final class HeadsOn implements Procedure<HeadsOn.State> {
   }
 
   private Optional<String> bar(Walk<State> walk, Done d) {
-    if (!(d.number() >= 0 && d.number() < Angle.CYCLE_DEG)) {
-      return Optional.of("say where the crank is: 0 to 720 degrees");
-    }
-    return down(walk)
+    return AtStop.nowhere(d)
+        .or(() -> down(walk))
         .or(() -> unseated(walk, plan.valves(), "barring bends it"))
         .or(
             () ->
@@ -279,22 +271,11 @@ public final class HeadsOn implements Procedure<HeadsOn.State> {
     if (!walk.own().rockersOn().contains(p.cylinder())) {
       return Optional.of("the rockers are not on yet");
     }
-    Double crank = walk.own().crankDeg();
-    boolean here =
-        crank != null
-            && plan.stops().stream()
-                .filter(s -> s.valves().contains(p))
-                .anyMatch(s -> Figures.atMost(Angle.distance(s.crankDeg(), crank), THERE_DEG));
-    if (!here) {
-      return Optional.of(p + " may be on its lobe here: bar to its stop first");
-    }
-    if (Double.isNaN(d.number())) {
-      return Optional.of("enter what it reads");
-    }
-    boolean length = plan.drive().sets() == JobPlan.Sets.LENGTH && d.act() == SpringAct.LASH;
-    return length && !walk.ticked().contains(p + ":" + SpringAct.ZERO_LASH)
-        ? Optional.of("measure the length at zero lash first")
-        : none();
+    DoubleStream stops =
+        plan.stops().stream()
+            .filter(s -> s.valves().contains(p))
+            .mapToDouble(HeadsOnPlan.Stop::crankDeg);
+    return AtStop.refuses(walk, d, p, walk.own().crankDeg(), stops, plan.drive().sets());
   }
 
   // ---- what an act makes of it

@@ -166,15 +166,14 @@ final class HeadsOnScript extends StepList {
     for (int i = 0; i < plan.stops().size(); i++) {
       HeadsOnPlan.Stop stop = plan.stops().get(i);
       set(
-          add("stop" + i + ":BAR", SpringAct.BAR, "Bar to the stop of " + words(stop.valves()))
+          add(
+                  "stop" + i + ":BAR",
+                  SpringAct.BAR,
+                  "Bar to the stop of " + Position.list(stop.valves()))
               .with(stop.crankDeg(), null)
               .careful("Plugs out, in the running direction only, by hand and slowly."));
       stop.valves().forEach(this::set);
     }
-  }
-
-  private static String words(List<Position> valves) {
-    return String.join(" ", valves.stream().map(Position::toString).toList());
   }
 
   private void set(Position p) {

@@ -18,12 +18,14 @@ final class BestWay {
   private final Bare bare;
   private final Asked asked;
   private final Optional<Fit.Lift> lift;
+  private final Optional<Nest> nest;
 
   BestWay(KindOf kind, Bare bare, Asked asked) {
     this.kind = kind;
     this.bare = bare;
     this.asked = asked;
     this.lift = Fit.Lift.of(asked.engine(), bare.valve().kind());
+    this.nest = Nest.of(kind.sheet(), kind.type());
   }
 
   /** The way with the least against it; of equals the one of least work. */
@@ -107,8 +109,7 @@ final class BestWay {
                 asked.limits(),
                 asked.boostLbf().getOrDefault(bare.valve().kind(), 0.0)));
     OptionalDouble ring =
-        Nest.of(kind.sheet(), kind.type())
-            .map(n -> n.bindClearanceIn(way.heightIn(), lift.map(Fit.Lift::grossIn).orElse(0.0)))
+        nest.map(n -> n.bindClearanceIn(way.heightIn(), lift.map(Fit.Lift::grossIn).orElse(0.0)))
             .orElse(OptionalDouble.empty());
     return Optional.of(
         new AtValve(

@@ -2,9 +2,11 @@ package shim.core.spring;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import shim.core.unit.Units;
@@ -56,6 +58,21 @@ public record Stack(List<Double> shimsIn, double lockIn, double retainerIn) {
   public static Optional<Stack> read(
       @Nullable String shims, @Nullable String locks, @Nullable String retainer) {
     return pieces(shims).map(p -> new Stack(p, offset(locks), offset(retainer)));
+  }
+
+  /**
+   * Shims as they are written down once they are in: as somebody wrote them, else as planned where
+   * as many pieces were counted.
+   */
+  public static String written(@Nullable String typed, int pieces, List<Double> plannedIn) {
+    if (typed != null) {
+      return typed;
+    }
+    return pieces == plannedIn.size()
+        ? plannedIn.stream()
+            .map(s -> String.format(Locale.ROOT, "%.3f", s))
+            .collect(Collectors.joining(" "))
+        : pieces + " pieces";
   }
 
   /** How many pieces are written down. */

@@ -1,7 +1,9 @@
 package shim.core.unit;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 
 /**
  * Figures inside a text, in braces with their unit: {@code {1.950 in}}, {@code {22 lbf·ft}}.
@@ -22,6 +24,11 @@ public final class InWords {
   /** A length, to the thousandth. */
   public static String inch(double in) {
     return String.format(Locale.ROOT, "{%.3f in}", in);
+  }
+
+  /** Pieces one upon the other. */
+  public static String inches(List<Double> pieces) {
+    return pieces.stream().map(InWords::inch).collect(Collectors.joining(" + "));
   }
 
   public static String torque(double lbfFt) {

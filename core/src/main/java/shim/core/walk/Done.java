@@ -1,6 +1,9 @@
 package shim.core.walk;
 
 import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.Position;
 
@@ -20,6 +23,11 @@ public record Done(
     @Nullable String word,
     String hand,
     Instant at) {
+
+  /** The last of some acts that is meant; a step may be done more than once. */
+  public static Optional<Done> last(List<Done> acts, Predicate<Done> meant) {
+    return acts.stream().filter(meant).reduce((a, b) -> b);
+  }
 
   /** No number where none was given. */
   public double number() {

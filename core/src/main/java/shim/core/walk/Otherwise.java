@@ -25,6 +25,12 @@ public record Otherwise(
     return new Otherwise(act, null, null, word, words, asks, null, null);
   }
 
+  /** More of a thing is laid out than the plan asked for. */
+  public static Otherwise more(Thing thing) {
+    String words = "More " + thing.many() + " from stock";
+    return whole(WalkAct.LAY_OUT, thing.name(), words, "pieces");
+  }
+
   public static Otherwise at(int cylinder, Act act, String words, String asks) {
     return new Otherwise(act, cylinder, null, null, words, asks, null, null);
   }

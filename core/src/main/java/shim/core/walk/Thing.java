@@ -5,8 +5,12 @@ public interface Thing {
   /** Stays the same for ever: it is kept. */
   String name();
 
-  /** "1 lock", "3 locks". */
-  String words(int n);
+  String one();
 
   String many();
+
+  /** "1 lock", "3 locks". */
+  default String words(int n) {
+    return n + " " + (n == 1 ? one() : many());
+  }
 }

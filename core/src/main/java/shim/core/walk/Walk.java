@@ -1,5 +1,6 @@
 package shim.core.walk;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -80,7 +81,7 @@ public record Walk<S>(
     } else if (step.within() != null) {
       figure = step.within().sound();
     }
-    return refuses(step.done(figure, step.word(), "?", java.time.Instant.EPOCH));
+    return refuses(step.done(figure, step.word(), "?", Instant.EPOCH));
   }
 
   public Tally count(Thing thing) {

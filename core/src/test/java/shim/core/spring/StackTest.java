@@ -68,4 +68,18 @@ class StackTest {
     assertThat(new Stack(List.of(0.030, 0.015), 0.050, -0.020).takesIn())
         .isCloseTo(0.015, org.assertj.core.api.Assertions.within(1e-12));
   }
+
+  /**
+   * What is written down is what goes on record: a count that is not the plan's is no thickness.
+   */
+  @Test
+  void shimsAreWrittenAsTypedElseAsPlannedElseOnlyCounted() {
+    List<Double> planned = List.of(0.015, 0.030);
+    assertThat(Stack.written("2 x 0.015", 2, planned)).isEqualTo("2 x 0.015");
+    assertThat(Stack.written(null, 2, planned)).isEqualTo("0.015 0.030");
+    assertThat(Stack.written(null, 3, planned)).isEqualTo("3 pieces");
+    assertThat(Stack.written(null, 0, List.of())).isEmpty();
+    assertThat(Stack.read(Stack.written(null, 2, planned), null, null))
+        .contains(new Stack(planned, 0, 0));
+  }
 }
