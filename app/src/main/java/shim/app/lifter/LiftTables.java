@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import shim.app.http.Refusal;
 import shim.app.record.Maybe;
-import shim.core.lifter.LiftTable;
+import shim.core.lobe.LiftTable;
 import shim.core.unit.Units;
 
 /** A measured lift table as text: degrees and dial reading a line, comma, semicolon or tab. */

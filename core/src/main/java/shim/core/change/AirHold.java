@@ -1,6 +1,7 @@
 package shim.core.change;
 
 import java.util.Optional;
+import shim.core.crank.CrankSlide;
 import shim.core.unit.Figures;
 
 /**

@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import shim.core.crank.CrankSlide;
 
 class AirHoldTest {
   private static final CrankSlide SLIDE = new CrankSlide(4.125, 3.48, 6.0);

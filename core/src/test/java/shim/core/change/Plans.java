@@ -8,6 +8,7 @@ import java.util.TreeMap;
 import java.util.stream.Stream;
 import shim.core.Engines;
 import shim.core.crank.CrankModel;
+import shim.core.crank.CrankSlide;
 import shim.core.engine.Engine;
 import shim.core.engine.Position;
 import shim.core.walk.Act;

@@ -1,4 +1,4 @@
-package shim.core.change;
+package shim.core.crank;
 
 import java.util.List;
 import java.util.stream.IntStream;

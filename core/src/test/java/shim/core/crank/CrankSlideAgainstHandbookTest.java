@@ -1,4 +1,4 @@
-package shim.core.change;
+package shim.core.crank;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

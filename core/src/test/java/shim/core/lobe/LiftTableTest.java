@@ -1,4 +1,4 @@
-package shim.core.lifter;
+package shim.core.lobe;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -32,7 +32,14 @@ class LiftTableTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"0, 715, 250", "0, 715, 10", "0, 715, 700", "-200, 200, 0", "-360, 360, 110"})
+  @CsvSource({
+    "0, 715, 250",
+    "0, 720, 250",
+    "0, 715, 10",
+    "0, 715, 700",
+    "-200, 200, 0",
+    "-360, 360, 110"
+  })
   void theLiftIsOverTheBaseCircleWhereverTheTableBegins(double from, double to, double centre) {
     LiftTable table = new LiftTable(lobe(from, to, centre, 1));
     assertThat(table.liftIn()).isCloseTo(LIFT, within(1e-9));
@@ -75,13 +82,53 @@ class LiftTableTest {
     assertThat(table.liftIn()).isCloseTo(LIFT, within(0.002));
   }
 
+  /** Never shortened to what it has: what is missing is said, at the end where it is missing. */
   @Test
-  void aLobeCutOffByTheTablesEndHasNoDuration() {
-    LiftTable table = new LiftTable(lobe(-300, 60, 0, 1));
-    assertThat(table.liftIn()).isCloseTo(LIFT, within(1e-9));
-    assertThat(table.durationDeg(0.050)).isEmpty();
-    assertThat(table.durationDeg(0.500)).isPresent();
-    assertThat(table.durationDeg(0.600)).as("higher than it is").isEmpty();
+  void aLobeCutOffByTheTablesEndIsRefusedWithHowMuchMore() {
+    assertThatThrownBy(() -> new LiftTable(lobe(-300, 60, 0, 1)))
+        .hasMessageContaining("still for 150° before the lobe and 0° after")
+        .hasMessageEndingWith("Measure 20° more after");
+    assertThatThrownBy(() -> new LiftTable(lobe(-165, 200, 0, 1)))
+        .hasMessageContaining("still for 15° before")
+        .hasMessageEndingWith("Measure 5° more before");
+    assertThat(new LiftTable(lobe(-170, 170, 0, 1)).durationDeg(0.600)).as("too high").isEmpty();
+  }
+
+  /** 0.0010 is still, a hair more is not. */
+  @Test
+  void standsStillWithinOneThouExactly() {
+    List<LiftTable.Point> exact = new ArrayList<>(lobe(-200, 200, 0, 1));
+    exact.set(2, new LiftTable.Point(-190, 0.021));
+    assertThat(new LiftTable(exact).liftIn()).isCloseTo(LIFT, within(1e-9));
+    exact.set(2, new LiftTable.Point(-190, 0.02101));
+    assertThatThrownBy(() -> new LiftTable(exact)).hasMessageContaining("5° before");
+  }
+
+  @Test
+  void aDialThatDoesNotComeBackHasSlipped() {
+    List<LiftTable.Point> off =
+        lobe(-200, 200, 0, 1).stream()
+            .map(p -> p.crankDeg() < 0 ? p : new LiftTable.Point(p.crankDeg(), p.dialIn() + 0.004))
+            .toList();
+    assertThat(new LiftTable(off).liftIn()).as("0.004 is run-out").isCloseTo(LIFT, within(0.003));
+    List<LiftTable.Point> slipped =
+        off.stream()
+            .map(p -> p.crankDeg() < 0 ? p : new LiftTable.Point(p.crankDeg(), p.dialIn() + 0.0001))
+            .toList();
+    assertThatThrownBy(() -> new LiftTable(slipped)).hasMessageContaining("it has slipped");
+  }
+
+  /** A wheel of 360 degrees that passes its zero while the lobe is on. */
+  @Test
+  void aWheelThatPassesItsZeroIsCountedOn() {
+    List<LiftTable.Point> wheel =
+        lobe(160, 560, 360, 1).stream()
+            .map(p -> new LiftTable.Point(p.crankDeg() % 360, p.dialIn()))
+            .toList();
+    LiftTable table = new LiftTable(wheel);
+    assertThat(table.centreDeg().orElseThrow()).isCloseTo(360, within(1e-6));
+    assertThat(table.stepDeg()).isEqualTo(5);
+    assertThat(table.lifts()).hasSameSizeAs(wheel);
   }
 
   @Test
