@@ -193,6 +193,7 @@ const SAYINGS: Record<string, Saying> = {
   "NO_TARGET.NO_LASH_BY_GROWTH": (f, state) => noLash(f, state, "this engine's own growth"),
 
   "TARGET.AS_CARD": (_, state) => `the card's ${heat(state)} figure`,
+  "TARGET.AS_TEAM": (_, state) => `the team's own ${heat(state)} figure, in place of the card's`,
   "TARGET.FIXED": (f, state) => `${fromCard(f, state)}: the team's fixed offset`,
   "TARGET.OWN_GROWTH": (f, state) =>
     `${fromCard(f, state)}: this engine's own growth, ${f.plain("pairs", 0)} pairs, s.d. ${f.thou("sdThou")}`,

@@ -48,6 +48,12 @@ describe("the sheet as typed", () => {
     expect(back.use?.classRules?.[0]?.rule).toBe("preload above zero");
   });
 
+  it("carries what the bench measured untouched", () => {
+    const bench = { teamLashIntakeIn: 0.014, intake: { on: "1I", startDeg: -20, stepDeg: 2, liftIn: [0, 0.1] } };
+    const back = toSheet(toForm({ ...sheet, cam: { ...sheet.cam, bench } }, "mm"), "mm").sheet;
+    expect(back.cam?.bench).toEqual(bench);
+  });
+
   it("shows a rule that an older sheet does not know as it was done then", () => {
     const older = { ...sheet, rules: { hotCold: "FIXED" as const } };
     const form = toForm(older, "thou");

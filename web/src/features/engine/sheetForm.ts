@@ -21,6 +21,8 @@ export interface SheetForm {
     intake: Row[];
     exhaust: Row[];
     events: Record<(typeof EVENTS)[number], string>;
+    /** What the cam bench found; the form only carries it. */
+    bench?: NonNullable<EngineSheet["cam"]>["bench"];
   };
   rules: Record<(typeof RULES)[number], string>;
   use: { unit: string; boostPsi: string; classRules: ClassRule[] };
@@ -188,6 +190,7 @@ export function toForm(s: EngineSheet, unit: LashUnit): SheetForm {
       intake: rows(s.cam?.intake, unit),
       exhaust: rows(s.cam?.exhaust, unit),
       events: boxes(EVENTS, s.cam?.events, unit),
+      ...(s.cam?.bench && { bench: s.cam.bench }),
     },
     // A sheet from before a rule existed goes by what was done then.
     rules: boxes(RULES, { ...BLANK.rules, ...s.rules }, unit),
@@ -244,6 +247,7 @@ export function toSheet(form: SheetForm, unit: LashUnit): { sheet: EngineSheet; 
       ...part(form.cam, "cam", CAM),
       intake: points(form.cam.intake, "cam.intake"),
       exhaust: points(form.cam.exhaust, "cam.exhaust"),
+      ...(form.cam.bench && { bench: form.cam.bench }),
       events: Object.keys(eventBoxes).length > 0 ? eventBoxes : undefined,
     },
     rules: part(form.rules, "rules", RULES),

@@ -38,10 +38,13 @@ public record CrankModel(Layout layout, List<ValveWindow> windows) {
 
   private static ValveWindow window(
       Layout layout, Position p, CamCard.Lobe lobe, Optional<Double> marginDeg) {
-    CamCard.Duration lowest = lobe.lowest();
-    double margin = marginDeg.orElseGet(() -> RampMargin.usualDeg(lowest.tappetLiftIn()));
+    OffBase off = OffBase.of(lobe);
     double centre = layout.compressionTdcDeg(p.cylinder()) + lobe.centrePhaseDeg();
-    return new ValveWindow(p, centre, lowest.durationDeg() / 2, margin);
+    return new ValveWindow(
+        p,
+        centre + (off.opensDeg() + off.closesDeg()) / 2,
+        (off.closesDeg() - off.opensDeg()) / 2,
+        RampMargin.ofDeg(lobe, marginDeg));
   }
 
   public ValveWindow window(Position position) {

@@ -1,5 +1,7 @@
 package shim.core.crank;
 
+import java.util.Optional;
+import shim.core.engine.CamCard;
 import shim.core.unit.Figures;
 
 /**
@@ -17,6 +19,20 @@ public final class RampMargin {
   public static final double COARSE_LIFT_IN = 0.045;
 
   private RampMargin() {}
+
+  /**
+   * Margin a side at a lobe: the team's own; else a measured lobe's step, for the ramp may begin
+   * anywhere between two rows; else the usual one for the card's smallest tappet lift.
+   *
+   * @param teamDeg the team's own, crank degrees
+   */
+  public static double ofDeg(CamCard.Lobe lobe, Optional<Double> teamDeg) {
+    return teamDeg.orElseGet(
+        () ->
+            lobe.measured()
+                .map(CamCard.Measured::stepDeg)
+                .orElseGet(() -> usualDeg(lobe.lowest().tappetLiftIn())));
+  }
 
   /**
    * Margin a side for a duration taken at a tappet lift.

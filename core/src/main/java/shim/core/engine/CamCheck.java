@@ -6,9 +6,12 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.CamCard.Duration;
+import shim.core.engine.EngineSheet.CamBench;
 import shim.core.engine.EngineSheet.CamSheet;
 import shim.core.engine.EngineSheet.DurationPoint;
 import shim.core.engine.EngineSheet.Events;
+import shim.core.engine.EngineSheet.LobeSheet;
+import shim.core.lobe.LobeCurve;
 import shim.core.unit.Figures;
 
 /**
@@ -20,6 +23,7 @@ final class CamCheck {
   static final double AGREE_DEG = 2;
 
   private static final double SAME_LIFT_IN = 0.0005;
+  private static final double WIDEST_STEP_DEG = 20;
   private final Problems problems;
 
   CamCheck(Problems problems) {
@@ -117,7 +121,46 @@ final class CamCheck {
       problems.missing(need, "give LSA and intake centreline, or the four events");
       return Optional.empty();
     }
-    return lift.map(l -> new CamCard.Lobe(kind, l, points, at.get()));
+    Optional<CamCard.Measured> measured = measured(kind, sheet.bench());
+    return lift.map(l -> new CamCard.Lobe(kind, l, points, at.get(), measured));
+  }
+
+  private Optional<CamCard.Measured> measured(ValveKind kind, @Nullable CamBench bench) {
+    LobeSheet of =
+        bench == null ? null : kind == ValveKind.INTAKE ? bench.intake() : bench.exhaust();
+    if (of == null) {
+      return Optional.empty();
+    }
+    String field = "cam.bench." + kind.word();
+    Double start = of.startDeg();
+    Double step = of.stepDeg();
+    List<Double> lifts = of.liftIn();
+    if (start == null || step == null || lifts == null || !(step > 0)) {
+      problems.refuse(field, "a measured lobe needs its first angle, its step and its lifts");
+      return Optional.empty();
+    }
+    try {
+      List<LobeCurve.Row> rows = new ArrayList<>();
+      for (Double lift : lifts) {
+        rows.add(new LobeCurve.Row(start + rows.size() * step, lift));
+      }
+      double measuredStep =
+          problems
+              .optional(
+                  field + ".measuredStepDeg",
+                  of.measuredStepDeg(),
+                  "the step of the table",
+                  0,
+                  WIDEST_STEP_DEG,
+                  "degrees")
+              .orElse(step);
+      String on = of.on() == null ? "" : of.on().strip();
+      return Optional.of(new CamCard.Measured(new LobeCurve(rows), on, measuredStep));
+    } catch (IllegalArgumentException e) {
+      problems.refuse(
+          field, "the measured lobe cannot be used: %s", String.valueOf(e.getMessage()));
+      return Optional.empty();
+    }
   }
 
   private List<Duration> durations(

@@ -2,6 +2,7 @@ package shim.core.engine;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -50,6 +51,8 @@ public record Engine(
   /**
    * Lash specification; all inch. Zero and unused for hydraulic lifters.
    *
+   * @param intakeIn wanted: the team's own where it chose one, else the card's
+   * @param chosen kinds of valve for which the team chose its own
    * @param state state in which the figures apply
    */
   public record LashSpec(
@@ -57,7 +60,22 @@ public record Engine(
       double exhaustIn,
       @Nullable Double floorIntakeIn,
       @Nullable Double floorExhaustIn,
-      HeatState state) {
+      HeatState state,
+      Set<ValveKind> chosen) {
+    /** As the card says. */
+    public LashSpec(
+        double intakeIn,
+        double exhaustIn,
+        @Nullable Double floorIntakeIn,
+        @Nullable Double floorExhaustIn,
+        HeatState state) {
+      this(intakeIn, exhaustIn, floorIntakeIn, floorExhaustIn, state, Set.of());
+    }
+
+    public LashSpec {
+      chosen = Set.copyOf(chosen);
+    }
+
     public double targetIn(ValveKind kind) {
       return kind == ValveKind.INTAKE ? intakeIn : exhaustIn;
     }

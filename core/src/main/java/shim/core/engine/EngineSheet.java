@@ -118,6 +118,7 @@ public record EngineSheet(
    *     takes the engine's own and asks
    * @param cardRatioExhaust blank takes the intake's
    * @param lashState state in which the lash figures apply
+   * @param bench what the cam bench found of this cam; blank where nothing was measured or chosen
    */
   public record CamSheet(
       @Nullable String card,
@@ -135,7 +136,75 @@ public record EngineSheet(
       @Nullable Double floorExhaustIn,
       @Nullable HeatState lashState,
       @Nullable Double cardRatioIntake,
-      @Nullable Double cardRatioExhaust) {}
+      @Nullable Double cardRatioExhaust,
+      @Nullable CamBench bench) {
+    /** As the card has it, nothing measured. */
+    public CamSheet(
+        @Nullable String card,
+        @Nullable LiftAt liftAt,
+        @Nullable Double liftIntakeIn,
+        @Nullable Double liftExhaustIn,
+        @Nullable List<DurationPoint> intake,
+        @Nullable List<DurationPoint> exhaust,
+        @Nullable Double lsaDeg,
+        @Nullable Double intakeCentreDeg,
+        @Nullable Events events,
+        @Nullable Double lashIntakeIn,
+        @Nullable Double lashExhaustIn,
+        @Nullable Double floorIntakeIn,
+        @Nullable Double floorExhaustIn,
+        @Nullable HeatState lashState,
+        @Nullable Double cardRatioIntake,
+        @Nullable Double cardRatioExhaust) {
+      this(
+          card,
+          liftAt,
+          liftIntakeIn,
+          liftExhaustIn,
+          intake,
+          exhaust,
+          lsaDeg,
+          intakeCentreDeg,
+          events,
+          lashIntakeIn,
+          lashExhaustIn,
+          floorIntakeIn,
+          floorExhaustIn,
+          lashState,
+          cardRatioIntake,
+          cardRatioExhaust,
+          null);
+    }
+  }
+
+  /**
+   * What the bench adds to a card. The card's own figures stay as they are.
+   *
+   * @param intake a measured lobe that stands for all intakes
+   * @param teamLashIntakeIn lash the team chose instead of the card's, inch
+   */
+  public record CamBench(
+      @Nullable LobeSheet intake,
+      @Nullable LobeSheet exhaust,
+      @Nullable Double teamLashIntakeIn,
+      @Nullable Double teamLashExhaustIn) {}
+
+  /**
+   * Lift of a measured lobe at even steps, angles from its centre, crank degrees.
+   *
+   * @param on the valve it was measured on, {@code 1I}
+   * @param source where the table came from
+   * @param startDeg angle of the first lift; the opening side is negative
+   * @param liftIn at the lobe, inch
+   * @param measuredStepDeg from row to row as measured: the ramp may begin anywhere in between
+   */
+  public record LobeSheet(
+      @Nullable String on,
+      @Nullable String source,
+      @Nullable Double startDeg,
+      @Nullable Double stepDeg,
+      @Nullable List<Double> liftIn,
+      @Nullable Double measuredStepDeg) {}
 
   /**
    * @param rampMarginDeg margin a side kept from the card's duration; blank takes the usual one

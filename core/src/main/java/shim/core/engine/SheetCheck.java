@@ -1,8 +1,10 @@
 package shim.core.engine;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.EngineSheet.BottomEnd;
 import shim.core.engine.EngineSheet.CamSheet;
@@ -10,6 +12,7 @@ import shim.core.engine.EngineSheet.ClassRule;
 import shim.core.engine.EngineSheet.InTolerance;
 import shim.core.engine.EngineSheet.RulesSheet;
 import shim.core.engine.EngineSheet.UseSheet;
+import shim.core.unit.Figures;
 import shim.core.unit.Units;
 
 /**
@@ -107,7 +110,51 @@ public final class SheetCheck {
     double exhaust = lashFigure(problems, "cam.lashExhaustIn", typedExhaust, "exhaust lash");
     floor(problems, "cam.floorIntakeIn", cam.floorIntakeIn(), intake);
     floor(problems, "cam.floorExhaustIn", cam.floorExhaustIn(), exhaust);
-    return new Engine.LashSpec(intake, exhaust, cam.floorIntakeIn(), cam.floorExhaustIn(), state);
+    EngineSheet.CamBench bench = cam.bench();
+    Optional<Double> ownIntake =
+        bench == null
+            ? Optional.empty()
+            : teams(
+                problems,
+                "cam.bench.teamLashIntakeIn",
+                bench.teamLashIntakeIn(),
+                cam.floorIntakeIn());
+    Optional<Double> ownExhaust =
+        bench == null
+            ? Optional.empty()
+            : teams(
+                problems,
+                "cam.bench.teamLashExhaustIn",
+                bench.teamLashExhaustIn(),
+                cam.floorExhaustIn());
+    Set<ValveKind> chosen = EnumSet.noneOf(ValveKind.class);
+    ownIntake.ifPresent(l -> chosen.add(ValveKind.INTAKE));
+    ownExhaust.ifPresent(l -> chosen.add(ValveKind.EXHAUST));
+    return new Engine.LashSpec(
+        ownIntake.orElse(intake),
+        ownExhaust.orElse(exhaust),
+        cam.floorIntakeIn(),
+        cam.floorExhaustIn(),
+        state,
+        chosen);
+  }
+
+  /** The lash a team chose instead of the card's; never below what the maker allows. */
+  private static Optional<Double> teams(
+      Problems problems, String field, @Nullable Double own, @Nullable Double low) {
+    if (own == null) {
+      return Optional.empty();
+    }
+    if (!(own > 0 && own <= MOST_LASH_IN) || low != null && Figures.below(own, low)) {
+      problems.refuse(
+          field,
+          "a lash of {%s in} cannot be chosen: {%s in} to {%s in} is possible",
+          Problems.text(own),
+          Problems.text(low == null ? 0.001 : low),
+          Problems.text(MOST_LASH_IN));
+      return Optional.empty();
+    }
+    return Optional.of(own);
   }
 
   private static double lashFigure(

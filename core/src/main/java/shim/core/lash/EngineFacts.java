@@ -42,6 +42,8 @@ public record EngineFacts(
    * @param netLiftIn lift left after the card's lash
    * @param moving duration at which the valve really moves
    * @param marginDeg ramp margin a side, crank degrees
+   * @param measuredOn the valve whose measured lobe stands for all of its kind; null where windows,
+   *     slack and durations are by the card
    */
   public record LobeFacts(
       ValveKind kind,
@@ -49,7 +51,8 @@ public record EngineFacts(
       double grossLiftIn,
       double netLiftIn,
       MovingDuration moving,
-      double marginDeg) {}
+      double marginDeg,
+      @Nullable String measuredOn) {}
 
   /** One valve on the 720 circle, crank degrees after TDC of the first in firing order. */
   public record Window(
@@ -94,18 +97,14 @@ public record EngineFacts(
     double ratio = engine.drive().ratio(lobe.kind());
     double gross = lobe.lobeLiftIn() * ratio;
     double lash = engine.drive().lifter().hydraulic() ? 0 : engine.lash().targetIn(lobe.kind());
-    double margin =
-        engine
-            .rules()
-            .rampMarginDeg()
-            .orElseGet(() -> RampMargin.usualDeg(lobe.lowest().tappetLiftIn()));
     return new LobeFacts(
         lobe.kind(),
         lobe.lobeLiftIn(),
         gross,
         gross - lash,
         MovingDuration.of(lobe, lash, ratio),
-        margin);
+        RampMargin.ofDeg(lobe, engine.rules().rampMarginDeg()),
+        lobe.measured().map(CamCard.Measured::on).orElse(null));
   }
 
   private static List<Window> windows(CrankModel model) {
@@ -156,7 +155,11 @@ public record EngineFacts(
               double lift =
                   Math.max(
                       cam.intake().lowest().tappetLiftIn(), cam.exhaust().lowest().tappetLiftIn());
-              if (lift > RampMargin.COARSE_LIFT_IN && engine.rules().rampMarginDeg().isEmpty()) {
+              boolean seen =
+                  cam.intake().measured().isPresent() && cam.exhaust().measured().isPresent();
+              if (!seen
+                  && lift > RampMargin.COARSE_LIFT_IN
+                  && engine.rules().rampMarginDeg().isEmpty()) {
                 notes.add(
                     String.format(
                         Locale.ROOT,

@@ -37,6 +37,8 @@ public record LashTarget(
   /** Where a target comes from: the card's own, or the card's in the other state and a shift. */
   public enum From implements Said.Code {
     AS_CARD,
+    /** The team chose its own; the card's is kept on the sheet. */
+    AS_TEAM,
     FIXED("cardIn", "shiftThou"),
     OWN_GROWTH("cardIn", "shiftThou", "pairs", "sdThou"),
     /** The usual table by material; {@code waits} above zero: until own growth is known. */
@@ -67,7 +69,7 @@ public record LashTarget(
       return switch (from) {
         case FIXED -> None.NO_LASH_BY_DIFFERENCE;
         case OWN_GROWTH -> None.NO_LASH_BY_GROWTH;
-        case AS_CARD, TABLE_IRON_HEADS, TABLE_ALUMINIUM_HEADS, TABLE_ALL_ALUMINIUM ->
+        case AS_CARD, AS_TEAM, TABLE_IRON_HEADS, TABLE_ALUMINIUM_HEADS, TABLE_ALL_ALUMINIUM ->
             None.NO_LASH_BY_TABLE;
       };
     }
@@ -130,7 +132,8 @@ public record LashTarget(
               spec.targetIn(kind),
               floor.orElse(null),
               tolerance,
-              Said.of(From.AS_CARD).named(state.name()),
+              Said.of(spec.chosen().contains(kind) ? From.AS_TEAM : From.AS_CARD)
+                  .named(state.name()),
               null));
     }
     Conversion c = conversion(engine.rules(), kind, growth);

@@ -5,12 +5,14 @@ import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.CamCard;
 import shim.core.engine.CamCard.Duration;
+import shim.core.lobe.LobeCurve;
 import shim.core.unit.Figures;
 
 /**
  * The duration at which the valve really moves: where the tappet has taken up the lash, at a tappet
- * lift of lash / ratio. Inside the card's points it is interpolated (straight between points, so it
- * always falls with lift); below the lowest point only a range can be given, never one number.
+ * lift of lash / ratio. A measured lobe answers it. Inside the card's points it is interpolated
+ * (straight between points, so it always falls with lift); below the lowest point only a range can
+ * be given, never one number.
  *
  * @param tappetLiftIn lash / ratio, inch
  * @param lowDeg least it can be, crank degrees
@@ -27,6 +29,9 @@ public record MovingDuration(
    */
   public static MovingDuration of(CamCard.Lobe lobe, double lashIn, double ratio) {
     double lift = lashIn / ratio;
+    if (lobe.measured().isPresent()) {
+      return measured(lobe.measured().get(), lift);
+    }
     List<Duration> points = lobe.durations();
     Duration lowest = points.get(0);
     if (lift < lowest.tappetLiftIn()) {
@@ -48,6 +53,13 @@ public record MovingDuration(
         on ? last.durationDeg() : 0,
         last.durationDeg(),
         on ? "a point of the card" : "above the card's highest point: at most this");
+  }
+
+  /** Below the lift at which the base circle is left there is nothing to tell apart. */
+  private static MovingDuration measured(CamCard.Measured lobe, double liftIn) {
+    double d = lobe.curve().durationDeg(Math.max(liftIn, LobeCurve.LEAVES_IN));
+    return new MovingDuration(
+        liftIn, d, d, lobe.on().isEmpty() ? "measured" : "measured on " + lobe.on());
   }
 
   private static MovingDuration below(List<Duration> points, double lift) {
