@@ -139,16 +139,16 @@ public record PistonToValve(
    *
    * @return least, middle and most, as far as the lift at that angle is known
    */
-  public ValveLift.Between shutAtTdcIn(Reading reading) {
-    ValveLift.Between v = lift.at(fromCentre(reading.atdcDeg(), 0));
+  public Bounds shutAtTdcIn(Reading reading) {
+    Bounds v = lift.at(fromCentre(reading.atdcDeg(), 0));
     double rest = reading.gapIn() - dropped(reading.atdcDeg());
-    return new ValveLift.Between(rest + v.lowIn(), rest + v.midIn(), rest + v.highIn());
+    return new Bounds(rest + v.low(), rest + v.mid(), rest + v.high());
   }
 
   /** The gap at an angle, by one reading. */
   public At at(Reading reading, Change change, double atdcDeg) {
-    ValveLift.Between then = lift.at(fromCentre(reading.atdcDeg(), 0));
-    ValveLift.Between now = change.lift().at(fromCentre(atdcDeg, change.advanceDeg()));
+    Bounds then = lift.at(fromCentre(reading.atdcDeg(), 0));
+    Bounds now = change.lift().at(fromCentre(atdcDeg, change.advanceDeg()));
     double rest =
         reading.gapIn()
             - dropped(reading.atdcDeg())
@@ -156,15 +156,15 @@ public record PistonToValve(
             + alongAxis(change.raisesIn())
             + change.sunkIn();
     // a lobe that is high at one angle is high at the other: the same end of the range for both
-    double low = rest + then.lowIn() - now.lowIn();
-    double high = rest + then.highIn() - now.highIn();
-    double mid = rest + then.midIn() - now.midIn();
+    double low = rest + then.low() - now.low();
+    double high = rest + then.high() - now.high();
+    double mid = rest + then.mid() - now.mid();
     return new At(
         atdcDeg,
         Math.min(mid, Math.min(low, high)),
         mid,
         Math.max(mid, Math.max(low, high)),
-        now.midIn());
+        now.mid());
   }
 
   /** The whole curve through overlap. */
@@ -213,16 +213,13 @@ public record PistonToValve(
     return readings.stream()
         .min(
             Comparator.comparing((Reading r) -> !r.touched())
-                .thenComparingDouble(r -> shutAtTdcIn(r).midIn()));
+                .thenComparingDouble(r -> shutAtTdcIn(r).mid()));
   }
 
   /** How far readings at several angles differ in g₀, inch; empty below two that touched. */
   public OptionalDouble apartIn(List<Reading> readings) {
     double[] shut =
-        readings.stream()
-            .filter(Reading::touched)
-            .mapToDouble(r -> shutAtTdcIn(r).midIn())
-            .toArray();
+        readings.stream().filter(Reading::touched).mapToDouble(r -> shutAtTdcIn(r).mid()).toArray();
     return shut.length < 2
         ? OptionalDouble.empty()
         : OptionalDouble.of(
@@ -244,7 +241,7 @@ public record PistonToValve(
       throw new IllegalArgumentException(
           String.format(Locale.ROOT, "a travel of {%s in} cannot be", travelIn));
     }
-    return Math.max(0, travelIn - lift.at(fromCentre(atdcDeg, 0)).highIn());
+    return Math.max(0, travelIn - lift.at(fromCentre(atdcDeg, 0)).high());
   }
 
   /**

@@ -16,13 +16,6 @@ public final class ValveLift {
   private final double ratio;
   private final double lashIn;
 
-  /** Least and most, and what lies in the middle, inch. */
-  public record Between(double lowIn, double midIn, double highIn) {
-    static Between one(double in) {
-      return new Between(in, in, in);
-    }
-  }
-
   /**
    * @param lashIn at the valve, inch; zero for a hydraulic lifter
    */
@@ -41,9 +34,9 @@ public final class ValveLift {
   }
 
   /** Lift of the valve, inch. */
-  public Between at(double fromCentreDeg) {
+  public Bounds at(double fromCentreDeg) {
     return lobe.measured()
-        .map(m -> Between.one(atValve(m.curve().liftIn(fromCentreDeg))))
+        .map(m -> Bounds.one(atValve(m.curve().liftIn(fromCentreDeg))))
         .orElseGet(() -> byCard(Math.abs(fromCentreDeg)));
   }
 
@@ -51,7 +44,7 @@ public final class ValveLift {
     return Math.max(0, lobeIn * ratio - lashIn);
   }
 
-  private Between byCard(double awayDeg) {
+  private Bounds byCard(double awayDeg) {
     List<CamCard.Duration> points = lobe.durations();
     CamCard.Duration top = points.get(points.size() - 1);
     double half = top.durationDeg() / 2;
@@ -60,7 +53,7 @@ public final class ValveLift {
       double rise = lobe.lobeLiftIn() - top.tappetLiftIn();
       double low = lobe.lobeLiftIn() - rise * share;
       double high = lobe.lobeLiftIn() - rise * share * share;
-      return new Between(atValve(low), atValve((low + high) / 2), atValve(high));
+      return new Bounds(atValve(low), atValve((low + high) / 2), atValve(high));
     }
     for (int i = points.size() - 1; i > 0; i--) {
       double inner = points.get(i).durationDeg() / 2;
@@ -77,7 +70,7 @@ public final class ValveLift {
    * Past the card's lowest duration: at least what its last two go on to, for a flank bends up; at
    * most a straight ramp of the usual length.
    */
-  private Between ramp(List<CamCard.Duration> points, double beyondDeg) {
+  private Bounds ramp(List<CamCard.Duration> points, double beyondDeg) {
     CamCard.Duration lowest = points.get(0);
     double lengthDeg = RampMargin.usualDeg(lowest.tappetLiftIn());
     double high = lowest.tappetLiftIn() * Math.max(0, 1 - beyondDeg / lengthDeg);
@@ -90,15 +83,15 @@ public final class ValveLift {
               / (lowest.durationDeg() - next.durationDeg());
       low = Math.max(0, lowest.tappetLiftIn() - fall * beyondDeg);
     }
-    return new Between(
+    return new Bounds(
         atValve(Math.min(low, high)), atValve((low + high) / 2), atValve(Math.max(low, high)));
   }
 
   /** A flank that bends up lies under the straight line and falls to where it ends. */
-  private Between flank(double fromIn, double toIn, double share) {
+  private Bounds flank(double fromIn, double toIn, double share) {
     double high = fromIn + (toIn - fromIn) * share;
     double low = toIn + (fromIn - toIn) * (1 - share) * (1 - share);
-    return new Between(atValve(low), atValve((low + high) / 2), atValve(high));
+    return new Bounds(atValve(low), atValve((low + high) / 2), atValve(high));
   }
 
   /** Lift the cam gives at the valve, less lash, inch. */

@@ -30,6 +30,11 @@ public record RoundWire(double wireIn, double coilIn, double active) {
     return shearModulusPsi * Math.pow(wireIn, 4) / (8 * Math.pow(coilIn, 3) * active);
   }
 
+  /** Corrected shear stress K_B 8 F D/(π d³) under a load, psi. */
+  public double stressPsi(double loadLbf) {
+    return bergstraesser() * 8 * loadLbf * coilIn / (Math.PI * Math.pow(wireIn, 3));
+  }
+
   /** Load at which the corrected shear stress K_B 8 F D/(π d³) reaches a value, lbf. */
   public double loadAtStress(double shearPsi) {
     return shearPsi * Math.PI * Math.pow(wireIn, 3) / (8 * bergstraesser() * coilIn);

@@ -74,7 +74,7 @@ class PistonToValveAgainstReferenceTest {
   @Test
   void liftAndPistonAtTen() {
     assertThat(SLIDE.belowTdcIn(10)).isCloseTo(0.0340, within(0.00005));
-    assertThat(AS_MEASURED.at(10 - 106).midIn()).isCloseTo(0.1608, within(0.00006));
+    assertThat(AS_MEASURED.at(10 - 106).mid()).isCloseTo(0.1608, within(0.00006));
   }
 
   /** A checking spring of 0.500 travel can prove 0.339 at 10 ATDC and nothing at full lift. */
@@ -217,10 +217,8 @@ class PistonToValveAgainstReferenceTest {
     assertThat(byCard.measured()).isFalse();
     assertThat(byLobe.measured()).isTrue();
     for (double a = -165; a <= 165; a += 1) {
-      ValveLift.Between b = byCard.at(a);
-      assertThat(byLobe.at(a).midIn())
-          .as("at %s", a)
-          .isBetween(b.lowIn() - 0.004, b.highIn() + 0.004);
+      Bounds b = byCard.at(a);
+      assertThat(byLobe.at(a).mid()).as("at %s", a).isBetween(b.low() - 0.004, b.high() + 0.004);
     }
     Least range =
         new PistonToValve(ValveKind.INTAKE, SLIDE, 15, Crown.POCKET, 106, byCard)
@@ -240,7 +238,7 @@ class PistonToValveAgainstReferenceTest {
     for (double a = -160; a <= 160; a += 4) {
       double before = Double.POSITIVE_INFINITY;
       for (double lash = 0; lash < 0.03; lash += 0.002) {
-        double now = new ValveLift(lobe, 1.6, lash).at(a).midIn();
+        double now = new ValveLift(lobe, 1.6, lash).at(a).mid();
         assertThat(now).isBetween(0.0, before);
         before = now;
       }
