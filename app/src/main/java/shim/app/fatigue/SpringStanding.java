@@ -20,6 +20,7 @@ import shim.app.record.Spent;
 import shim.core.engine.Position;
 import shim.core.fatigue.Reason;
 import shim.core.fatigue.Verdict;
+import shim.core.stats.Range;
 import shim.core.stock.Due;
 import shim.core.unit.Known;
 import shim.core.unit.Said;
@@ -55,6 +56,9 @@ public class SpringStanding {
    * @param due before which coming event it falls due
    * @param dueAtNext chance that it is changed by the end of the next event
    * @param openLbf load it puts on the lifter's side of the valve at full lift, lbf
+   * @param heightIn installed; empty where nobody measured it
+   * @param lossNow share of its load lost by now; empty before it was tested
+   * @param lossAtNext by the end of the next event
    */
   public record Standing(
       Position position,
@@ -67,7 +71,10 @@ public class SpringStanding {
       UUID typeId,
       Due due,
       double dueAtNext,
-      double openLbf) {}
+      double openLbf,
+      Optional<Double> heightIn,
+      Optional<Range> lossNow,
+      Optional<Range> lossAtNext) {}
 
   /** An engine's springs and events. */
   public record EngineStanding(
@@ -123,7 +130,14 @@ public class SpringStanding {
         s.typeId(),
         due(s.said(), coming),
         s.said().verdict() == Verdict.CHANGE ? 1 : atNext(s.said()),
-        s.fit().openLbf());
+        s.fit().openLbf(),
+        Optional.ofNullable(s.heightIn()),
+        Optional.ofNullable(s.said().outlook()).map(o -> range(o.lossNow())),
+        Optional.ofNullable(s.said().outlook()).map(o -> range(o.lossAtNext())));
+  }
+
+  private static Range range(SpringViews.LossRange r) {
+    return new Range(r.low(), r.mid(), r.high());
   }
 
   private static double atNext(SpringViews.SpringSaid said) {

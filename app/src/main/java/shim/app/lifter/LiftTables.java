@@ -1,22 +1,21 @@
 package shim.app.lifter;
 
-import de.siegmar.fastcsv.reader.CsvParseException;
-import de.siegmar.fastcsv.reader.CsvReader;
-import de.siegmar.fastcsv.reader.CsvRecord;
-import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import shim.app.cam.LiftCsv;
 import shim.app.http.Refusal;
 import shim.app.record.Maybe;
 import shim.core.lobe.LiftTable;
-import shim.core.unit.Units;
 
-/** A measured lift table as text: degrees and dial reading a line, comma, semicolon or tab. */
+/** A measured lift table of a valve as text, read for its lift. */
 @Component
 class LiftTables {
+  private final LiftCsv csv;
+
+  LiftTables(LiftCsv csv) {
+    this.csv = csv;
+  }
 
   /**
    * What a table says.
@@ -42,43 +41,10 @@ class LiftTables {
 
   private static final List<Double> DURATIONS_AT_IN = List.of(0.006, 0.020, 0.050);
 
-  LiftFound read(String csv) {
-    char separator = csv.contains(";") ? ';' : csv.contains("\t") ? '\t' : ',';
-    boolean mm = false;
-    List<LiftTable.Point> points = new ArrayList<>();
-    try (CsvReader<CsvRecord> rows =
-        CsvReader.builder()
-            .fieldSeparator(separator)
-            .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
-            .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
-            .ofCsvRecord(csv)) {
-      for (CsvRecord row : rows) {
-        if (row.getFieldCount() < 2) {
-          throw unreadable(row, "two columns are wanted, degrees and lift");
-        }
-        if (points.isEmpty() && !number(row.getField(0))) {
-          mm = row.getField(1).toLowerCase(Locale.ROOT).contains("mm");
-          continue;
-        }
-        points.add(new LiftTable.Point(figure(row, 0), figure(row, 1)));
-      }
-    } catch (CsvParseException e) {
-      throw Refusal.invalid(
-          "table", "this is no table that can be read; two columns are wanted, degrees and lift");
-    } catch (java.io.IOException e) {
-      throw new java.io.UncheckedIOException(e);
-    }
-    return found(points, mm);
-  }
-
-  private static LiftFound found(List<LiftTable.Point> points, boolean mm) {
-    double unit = mm ? 1 / Units.MM_PER_INCH : 1;
+  LiftFound read(String text) {
+    LiftCsv.Column lifts = csv.read(text).get(0);
     try {
-      LiftTable table =
-          new LiftTable(
-              points.stream()
-                  .map(p -> new LiftTable.Point(p.crankDeg(), p.dialIn() * unit))
-                  .toList());
+      LiftTable table = new LiftTable(lifts.points());
       return new LiftFound(
           table.liftIn(),
           table.runOutIn(),
@@ -87,26 +53,10 @@ class LiftTables {
           DURATIONS_AT_IN.stream()
               .flatMap(l -> table.durationDeg(l).stream().mapToObj(d -> new OpenOver(l, d)))
               .toList(),
-          points.size(),
-          points.size() + " rows of degrees and " + (mm ? "mm" : "inch"));
+          lifts.points().size(),
+          lifts.points().size() + " rows of degrees and " + (lifts.mm() ? "mm" : "inch"));
     } catch (IllegalArgumentException e) {
       throw Refusal.invalid("table", String.valueOf(e.getMessage()));
     }
-  }
-
-  private static boolean number(String text) {
-    return text.strip().matches("[-+]?[0-9]*[.,]?[0-9]+");
-  }
-
-  private static double figure(CsvRecord row, int column) {
-    String text = row.getField(column);
-    if (!number(text)) {
-      throw unreadable(row, "\"" + text + "\" is no number");
-    }
-    return Double.parseDouble(text.strip().replace(',', '.'));
-  }
-
-  private static Refusal unreadable(CsvRecord row, String why) {
-    return Refusal.invalid("table", "line " + row.getStartingLineNumber() + ": " + why);
   }
 }

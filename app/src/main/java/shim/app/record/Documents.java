@@ -39,6 +39,10 @@ public class Documents {
     HEAD_SHEET,
     ASSEMBLY_PLAN,
     HEADS_ON_PLAN,
+    CAM_BENCH,
+    CAM_SITTING,
+    LOBE_TABLE,
+    OTHER_CAM,
     /**
      * What was said of a round when it was signed; at first its whole story was kept, and until
      * version 2 in words.

@@ -16,6 +16,8 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface SheetRows extends JpaRepository<SheetRow, String> {
   List<SheetRow> findByKindOrderById(Documents.Kind kind);
+
+  List<SheetRow> findByKindAndEngineIdOrderById(Documents.Kind kind, UUID engineId);
 }
 
 /** One document under an id of its own. */

@@ -1,6 +1,7 @@
 package shim.app.record;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -27,8 +28,18 @@ public class Sheets {
 
   @Transactional(readOnly = true)
   public <T> Map<String, Kept<T>> all(Documents.Kind kind, Class<T> as) {
+    return kept(rows.findByKindOrderById(kind), kind, as);
+  }
+
+  /** Those of one engine. */
+  @Transactional(readOnly = true)
+  public <T> Map<String, Kept<T>> of(UUID engineId, Documents.Kind kind, Class<T> as) {
+    return kept(rows.findByKindAndEngineIdOrderById(kind, engineId), kind, as);
+  }
+
+  private <T> Map<String, Kept<T>> kept(List<SheetRow> found, Documents.Kind kind, Class<T> as) {
     Map<String, Kept<T>> all = new LinkedHashMap<>();
-    for (SheetRow row : rows.findByKindOrderById(kind)) {
+    for (SheetRow row : found) {
       all.put(row.id, new Kept<>(documents.read(kind, row.sheet, as), row.version));
     }
     return all;

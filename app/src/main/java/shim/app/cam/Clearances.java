@@ -1,0 +1,326 @@
+package shim.app.cam;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.cam.CamSheets.BenchSheet;
+import shim.app.cam.CamSheets.KindBench;
+import shim.app.cam.CamSheets.SittingKind;
+import shim.app.cam.CamSheets.SittingSheet;
+import shim.app.cam.CamViews.ClearanceView;
+import shim.app.cam.CamViews.GapAt;
+import shim.app.cam.CamViews.ValveGap;
+import shim.app.engine.Engines;
+import shim.app.record.Maybe;
+import shim.core.cam.CamMeasure;
+import shim.core.cam.Installed;
+import shim.core.cam.PistonToValve;
+import shim.core.cam.PistonToValve.Change;
+import shim.core.cam.PistonToValve.Least;
+import shim.core.cam.PistonToValve.Reading;
+import shim.core.cam.ValveLift;
+import shim.core.crank.CrankSlide;
+import shim.core.engine.CamCard;
+import shim.core.engine.Engine;
+import shim.core.engine.Position;
+import shim.core.engine.ValveKind;
+
+/** How far the valves miss the pistons, as measured and as it would be. */
+@Service
+@Transactional(readOnly = true)
+class Clearances {
+  private static final double DRAWN_DEG = 1;
+
+  private final CamBook book;
+  private final Engines engines;
+
+  Clearances(CamBook book, Engines engines) {
+    this.book = book;
+    this.engines = engines;
+  }
+
+  /**
+   * What is moved live against the engine as it stands.
+   *
+   * @param tighterIn so much less lash than wanted
+   * @param raisesIn the head stands off so much further
+   */
+  record Live(
+      double advanceDeg,
+      double tighterIn,
+      @Nullable Double ratioIntake,
+      @Nullable Double ratioExhaust,
+      double raisesIn) {
+    static final Live NOTHING = new Live(0, 0, null, null, 0);
+
+    static Live advanced(double deg) {
+      return new Live(deg, 0, null, null, 0);
+    }
+
+    static Live tighter(double in) {
+      return new Live(0, in, null, null, 0);
+    }
+
+    @Nullable Double ratio(ValveKind kind) {
+      return kind == ValveKind.INTAKE ? ratioIntake : ratioExhaust;
+    }
+  }
+
+  /** One valve that was measured. */
+  record Measured(
+      Position valve, PistonToValve gap, List<Reading> readings, List<CamReadingRow> rows) {}
+
+  /** A sitting with all its arithmetic laid out. */
+  record Bench(
+      UUID id,
+      SittingSheet sitting,
+      Engine engine,
+      BenchSheet sheet,
+      List<Measured> valves,
+      List<String> missing,
+      boolean found) {
+
+    /** What runs: the engine's own lash less what it is tightened by, in a card of choice. */
+    Change change(CamCard.Lobe lobe, Live live) {
+      ValveKind kind = lobe.kind();
+      double ratio = Objects.requireNonNullElse(live.ratio(kind), engine.drive().ratio(kind));
+      double lash =
+          engine.drive().lifter().hydraulic()
+              ? 0
+              : Math.max(0, engine.lash().targetIn(kind) - live.tighterIn());
+      return new Change(live.advanceDeg(), new ValveLift(lobe, ratio, lash), live.raisesIn(), 0);
+    }
+
+    Least least(Measured m, Live live) {
+      CamCard.Lobe lobe = engine.cam().orElseThrow().lobe(m.valve().kind());
+      return m.gap().least(m.gap().tightest(m.readings()).orElseThrow(), change(lobe, live));
+    }
+
+    /** The least of all valves of a kind, inch. */
+    Optional<Double> leastIn(ValveKind kind, Live live) {
+      return valves.stream()
+          .filter(m -> m.valve().kind() == kind)
+          .map(m -> least(m, live).midIn())
+          .min(Double::compare);
+    }
+
+    /** The same with another cam in at its own centre. */
+    Optional<Double> leastWith(CamCard card, Engine with, ValveKind kind) {
+      CamCard.Lobe lobe = card.lobe(kind);
+      double ratio = with.drive().ratio(kind);
+      double lash = with.drive().lifter().hydraulic() ? 0 : with.lash().targetIn(kind);
+      return valves.stream()
+          .filter(m -> m.valve().kind() == kind)
+          .map(
+              m -> {
+                double earlier =
+                    kind == ValveKind.INTAKE
+                        ? m.gap().centreDeg() - lobe.centreDeg()
+                        : lobe.centreDeg() - m.gap().centreDeg();
+                return m.gap()
+                    .least(
+                        m.gap().tightest(m.readings()).orElseThrow(),
+                        new Change(earlier, new ValveLift(lobe, ratio, lash), 0, 0))
+                    .midIn();
+              })
+          .min(Double::compare);
+    }
+  }
+
+  /** The last sitting at which gaps were measured. */
+  Optional<Bench> latest(Engines.Stored stored) {
+    return book.sittings(stored.id(), SittingKind.CLEARANCE).stream()
+        .filter(s -> !book.readings(s.getKey()).isEmpty())
+        .findFirst()
+        .map(s -> bench(stored, s.getKey(), s.getValue()))
+        .filter(b -> b.missing().isEmpty());
+  }
+
+  /** Centres the cam was last found to stand at; by the card where nobody looked. */
+  private Optional<Installed> stands(UUID engineId) {
+    return book.sittings(engineId, SittingKind.DEGREE).stream()
+        .flatMap(
+            s -> {
+              try {
+                return CamReader.degreeing(s.getValue(), book.readings(s.getKey()))
+                    .found()
+                    .installed()
+                    .stream();
+              } catch (IllegalArgumentException e) {
+                return Stream.empty();
+              }
+            })
+        .findFirst();
+  }
+
+  private Bench bench(Engines.Stored stored, UUID id, SittingSheet sitting) {
+    Engine engine = stored.engine();
+    BenchSheet sheet = book.benchOr(stored.id());
+    List<CamReadingRow> rows =
+        book.readings(id).stream().filter(r -> r.what == CamMeasure.GAP).toList();
+    List<String> missing = new ArrayList<>();
+    if (engine.cam().isEmpty()) {
+      missing.add("CARD");
+    }
+    Optional<CrankSlide> slide = BenchSums.slide(stored.sheet());
+    if (slide.isEmpty()) {
+      missing.add("BOTTOM_END");
+    }
+    for (ValveKind kind : ValveKind.values()) {
+      if (BenchSums.kind(sheet, kind).valveAngleDeg() == null) {
+        missing.add("VALVE_ANGLE_" + kind.name());
+      }
+    }
+    Optional<Installed> stands = stands(stored.id());
+    List<Measured> valves =
+        missing.isEmpty()
+            ? measured(engine, sheet, sitting, rows, slide.orElseThrow(), stands)
+            : List.of();
+    return new Bench(id, sitting, engine, sheet, valves, missing, stands.isPresent());
+  }
+
+  private static List<Measured> measured(
+      Engine engine,
+      BenchSheet sheet,
+      SittingSheet sitting,
+      List<CamReadingRow> rows,
+      CrankSlide slide,
+      Optional<Installed> stands) {
+    CamCard card = engine.cam().orElseThrow();
+    Map<ValveKind, Double> centre = new EnumMap<>(ValveKind.class);
+    centre.put(
+        ValveKind.INTAKE, stands.flatMap(Installed::iclDeg).orElse(card.intake().centreDeg()));
+    centre.put(
+        ValveKind.EXHAUST, stands.flatMap(Installed::eclDeg).orElse(card.exhaust().centreDeg()));
+    Map<Position, List<CamReadingRow>> at = new LinkedHashMap<>();
+    engine.layout().positions().forEach(p -> at.put(p, new ArrayList<>()));
+    rows.forEach(
+        r ->
+            at.computeIfAbsent(
+                    Position.parse(Objects.requireNonNull(r.valve)), p -> new ArrayList<>())
+                .add(r));
+    List<Measured> all = new ArrayList<>();
+    at.forEach(
+        (p, own) -> {
+          if (!own.isEmpty()) {
+            KindBench k = BenchSums.kind(sheet, p.kind());
+            Double lash =
+                p.kind() == ValveKind.INTAKE ? sitting.lashIntakeIn() : sitting.lashExhaustIn();
+            all.add(
+                new Measured(
+                    p,
+                    new PistonToValve(
+                        p.kind(),
+                        slide,
+                        Objects.requireNonNull(k.valveAngleDeg()),
+                        Objects.requireNonNullElse(k.crown(), PistonToValve.Crown.POCKET),
+                        Objects.requireNonNull(centre.get(p.kind())),
+                        new ValveLift(
+                            card.lobe(p.kind()),
+                            engine.drive().ratio(p.kind()),
+                            Objects.requireNonNullElse(lash, 0.0))),
+                    own.stream().map(r -> new Reading(r.atFigure, r.figure, r.touched)).toList(),
+                    own));
+          }
+        });
+    return all;
+  }
+
+  /**
+   * @param drawn whose curve is wanted beside those of the tightest valves
+   */
+  ClearanceView view(UUID sittingId, Live live, @Nullable Position drawn) {
+    SittingSheet sitting = book.sitting(sittingId);
+    Engines.Stored stored = engines.get(sitting.engineId());
+    Bench bench = bench(stored, sittingId, sitting);
+    Map<ValveKind, Position> tightest = new EnumMap<>(ValveKind.class);
+    Map<Position, Least> leasts = new LinkedHashMap<>();
+    for (Measured m : bench.valves()) {
+      Least least = bench.least(m, live);
+      leasts.put(m.valve(), least);
+      Position now = tightest.get(m.valve().kind());
+      if (now == null || least.midIn() < Objects.requireNonNull(leasts.get(now)).midIn()) {
+        tightest.put(m.valve().kind(), m.valve());
+      }
+    }
+    List<ValveGap> valves =
+        bench.valves().stream()
+            .map(
+                m ->
+                    gap(
+                        bench,
+                        m,
+                        live,
+                        Objects.requireNonNull(leasts.get(m.valve())),
+                        m.valve().equals(drawn) || tightest.containsValue(m.valve())))
+            .toList();
+    return new ClearanceView(
+        sittingId,
+        sitting,
+        bench.missing(),
+        book.readings(sittingId).stream().map(CamReader::view).toList(),
+        valves,
+        bench.engine().layout().positions().stream().filter(p -> !leasts.containsKey(p)).toList(),
+        bench
+            .engine()
+            .cam()
+            .map(c -> c.intake().measured().isEmpty() || c.exhaust().measured().isEmpty())
+            .orElse(true),
+        bench.found(),
+        live.advanceDeg(),
+        live.tighterIn(),
+        live.ratioIntake(),
+        live.ratioExhaust(),
+        live.raisesIn());
+  }
+
+  private static ValveGap gap(Bench bench, Measured m, Live live, Least least, boolean drawn) {
+    ValveKind kind = m.valve().kind();
+    KindBench k = BenchSums.kind(bench.sheet(), kind);
+    double wanted = BenchSums.wantedGapIn(k, kind);
+    boolean touched = m.readings().stream().anyMatch(Reading::touched);
+    return new ValveGap(
+        m.valve(),
+        m.rows().stream().map(CamReader::view).toList(),
+        Maybe.orNull(m.gap().apartIn(m.readings())),
+        m.gap().agree(m.readings()),
+        touched,
+        least.midIn(),
+        least.lowIn(),
+        least.highIn(),
+        least.atdcDeg(),
+        wanted,
+        PistonToValve.judge(least, touched, wanted),
+        k.pocketIn() == null || k.headIn() == null
+            ? null
+            : PistonToValve.radialIn(k.pocketIn(), k.headIn(), 0),
+        drawn ? curve(bench, m, live) : List.of());
+  }
+
+  private static List<GapAt> curve(Bench bench, Measured m, Live live) {
+    CamCard.Lobe lobe = bench.engine().cam().orElseThrow().lobe(m.valve().kind());
+    Double travel = bench.sitting().travelIn();
+    return m
+        .gap()
+        .curve(m.gap().tightest(m.readings()).orElseThrow(), bench.change(lobe, live), DRAWN_DEG)
+        .stream()
+        .map(
+            a ->
+                new GapAt(
+                    a.atdcDeg(),
+                    a.lowIn(),
+                    a.midIn(),
+                    a.highIn(),
+                    travel == null ? null : m.gap().provesIn(travel, a.atdcDeg())))
+        .toList();
+  }
+}

@@ -1,0 +1,346 @@
+package shim.app.cam;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import shim.app.cam.CamSheets.BenchSheet;
+import shim.app.cam.CamSheets.KindBench;
+import shim.app.cam.CamSheets.LobeTableSheet;
+import shim.app.cam.CamViews.FloatSide;
+import shim.app.cam.CamViews.FloatView;
+import shim.app.cam.CamViews.FloatsView;
+import shim.app.cam.CamViews.KindFloats;
+import shim.app.cam.CamViews.MarginAt;
+import shim.app.cam.CamViews.SpringFloats;
+import shim.app.cam.CamViews.WireView;
+import shim.app.engine.Engines;
+import shim.app.fatigue.SpringStanding;
+import shim.app.record.Sheets;
+import shim.app.spring.SpringTypes;
+import shim.core.cam.FloatMargin;
+import shim.core.cam.SpringForce;
+import shim.core.cam.TrainMass;
+import shim.core.cam.WireLife;
+import shim.core.engine.CamCard;
+import shim.core.engine.Engine;
+import shim.core.engine.Position;
+import shim.core.engine.ValveKind;
+import shim.core.lobe.SmoothLobe;
+import shim.core.spring.Fit;
+import shim.core.spring.LoadCurve;
+import shim.core.spring.Nest;
+import shim.core.spring.RoundWire;
+import shim.core.spring.SpringSheet;
+import shim.core.stats.Range;
+
+/** How little spring is enough on this engine, and what a tired one costs. */
+@Service
+@Transactional(readOnly = true)
+class Floats {
+  private static final double USUAL_TOP_RPM = 7000;
+  private static final double DRAWN_RPM = 100;
+  private static final double G_PER_LBM = 453.59237;
+
+  /** Spring steel; values from memory. */
+  private static final double SHEAR_PSI = 11.5e6;
+
+  private static final double STEEL_LBM_PER_IN3 = 0.284;
+
+  private final CamBook book;
+  private final Engines engines;
+  private final SpringStanding standing;
+  private final SpringTypes types;
+
+  Floats(CamBook book, Engines engines, SpringStanding standing, SpringTypes types) {
+    this.book = book;
+    this.engines = engines;
+    this.standing = standing;
+    this.types = types;
+  }
+
+  /** One kind of valve laid out: where its springs are judged. */
+  private record Laid(
+      FloatMargin margin, double ratio, double boostLbf, double topRpm, double liftIn) {
+    FloatsView floats(SpringForce spring) {
+      FloatMargin.Floats f = margin.floats(spring);
+      FloatMargin.LobeLoad load = margin.lobeLoad(spring, topRpm);
+      return new FloatsView(
+          f.rpm().low(),
+          f.rpm().mid(),
+          f.rpm().high(),
+          f.fromCentreDeg(),
+          f.liftIn(),
+          f.loadLbf(),
+          load.standingLbf(),
+          load.atSpeedLbf());
+    }
+
+    List<MarginAt> curve(SpringForce spring) {
+      double from = Math.max(0, topRpm - 3000);
+      return margin.curve(spring, from, topRpm + 1500, DRAWN_RPM).stream()
+          .map(a -> new MarginAt(a.rpm(), a.lowLbf(), a.midLbf(), a.highLbf()))
+          .toList();
+    }
+  }
+
+  FloatView view(UUID engineId) {
+    Engines.Stored stored = engines.get(engineId);
+    BenchSheet bench = book.benchOr(engineId);
+    double top = Objects.requireNonNullElse(bench.topRpm(), USUAL_TOP_RPM);
+    List<SpringStanding.Standing> springs = standing.of(engineId).springs();
+    return new FloatView(
+        top, Stream.of(ValveKind.values()).map(k -> side(stored, bench, k, top, springs)).toList());
+  }
+
+  /** The measured lobe that stands for a kind of valve: the one in use, else the last measured. */
+  private Optional<LobeTableSheet> table(Engines.Stored stored, ValveKind kind) {
+    Optional<CamCard.Measured> used = stored.engine().cam().flatMap(c -> c.lobe(kind).measured());
+    return book.lobes(stored.id()).values().stream()
+        .map(Sheets.Kept::sheet)
+        .filter(l -> !Boolean.TRUE.equals(l.removed()))
+        .filter(l -> Position.parse(l.valve()).kind() == kind)
+        .min(
+            Comparator.comparing(
+                    (LobeTableSheet l) -> used.filter(u -> u.on().equals(l.valve())).isEmpty())
+                .thenComparing(LobeTableSheet::design)
+                .thenComparing(Comparator.comparingDouble(LobeTableSheet::engineHours).reversed()));
+  }
+
+  private FloatSide side(
+      Engines.Stored stored,
+      BenchSheet bench,
+      ValveKind kind,
+      double top,
+      List<SpringStanding.Standing> all) {
+    Engine engine = stored.engine();
+    KindBench k = BenchSums.kind(bench, kind);
+    Optional<TrainMass> train = BenchSums.train(k);
+    Optional<LobeTableSheet> table = table(stored, kind);
+    List<SpringStanding.Standing> springs =
+        all.stream().filter(s -> s.position().kind() == kind).toList();
+    List<String> missing = new ArrayList<>();
+    if (train.isEmpty()) {
+      missing.add("WEIGHTS");
+    }
+    if (table.isEmpty()) {
+      missing.add("LOBE");
+    }
+    if (springs.isEmpty()) {
+      missing.add("SPRINGS");
+    }
+    double ratio = engine.drive().ratio(kind);
+    double boost =
+        kind == ValveKind.INTAKE && k.headIn() != null
+            ? BenchSums.boostPsi(stored.sheet()).orElse(0) == 0
+                ? 0
+                : Fit.boostLbf(BenchSums.boostPsi(stored.sheet()).orElse(0), k.headIn())
+            : 0;
+    Optional<SpringStanding.Standing> first = springs.stream().findFirst();
+    Double atMost =
+        train
+            .flatMap(
+                t ->
+                    engine
+                        .cam()
+                        .flatMap(
+                            c ->
+                                first.map(
+                                    s ->
+                                        FloatMargin.atMostRpm(
+                                            c.lobe(kind), ratio, t, fresh(s, springs, boost)))))
+            .orElse(null);
+    Optional<Laid> laid =
+        missing.isEmpty()
+            ? Optional.of(laid(engine, kind, table.orElseThrow(), train.orElseThrow(), boost, top))
+            : Optional.empty();
+    List<SpringFloats> each =
+        laid.map(l -> springs.stream().map(s -> floats(l, s, springs)).toList()).orElse(List.of());
+    Optional<SpringFloats> weakest =
+        each.stream().min(Comparator.comparingDouble(s -> s.next().rpm()));
+    Optional<SpringStanding.Standing> worst =
+        weakest.flatMap(
+            w -> springs.stream().filter(s -> s.position().equals(w.valve())).findFirst());
+    return new FloatSide(
+        kind,
+        missing,
+        table.map(t -> t.name() + " (" + t.valve() + ")").orElse(null),
+        train.map(t -> t.atValveLbm(ratio) * G_PER_LBM).orElse(null),
+        boost,
+        atMost,
+        laid.flatMap(l -> worst.map(s -> l.floats(fresh(s, springs, boost)))).orElse(null),
+        weakest.orElse(null),
+        each,
+        laid.map(l -> kinds(l, springs, bench)).orElse(List.of()),
+        laid.flatMap(l -> worst.map(s -> l.curve(fresh(s, springs, boost)))).orElse(List.of()),
+        laid.flatMap(l -> worst.map(s -> l.curve(tired(s, springs, boost, s.lossNow()))))
+            .orElse(List.of()),
+        laid.flatMap(l -> worst.map(s -> l.curve(tired(s, springs, boost, s.lossAtNext()))))
+            .orElse(List.of()));
+  }
+
+  private Laid laid(
+      Engine engine,
+      ValveKind kind,
+      LobeTableSheet table,
+      TrainMass train,
+      double boostLbf,
+      double top) {
+    double ratio = engine.drive().ratio(kind);
+    double lash = engine.drive().lifter().hydraulic() ? 0 : engine.lash().targetIn(kind);
+    SmoothLobe lobe = CamBook.smooth(table, engine);
+    return new Laid(
+        new FloatMargin(lobe, ratio, lash, train),
+        ratio,
+        boostLbf,
+        top,
+        lobe.curve().noseIn() * ratio - lash);
+  }
+
+  private double height(SpringStanding.Standing s, List<SpringStanding.Standing> all) {
+    return s.heightIn()
+        .or(() -> all.stream().flatMap(o -> o.heightIn().stream()).findFirst())
+        .orElseGet(() -> types.get(s.typeId()).type().referenceHeightIn());
+  }
+
+  private SpringForce fresh(
+      SpringStanding.Standing s, List<SpringStanding.Standing> all, double boostLbf) {
+    return new SpringForce(types.get(s.typeId()).type().curve(), height(s, all), 1, 0, boostLbf);
+  }
+
+  private SpringForce tired(
+      SpringStanding.Standing s,
+      List<SpringStanding.Standing> all,
+      double boostLbf,
+      Optional<Range> loss) {
+    Range l = loss.orElse(new Range(0, 0, 0));
+    return new SpringForce(
+        types.get(s.typeId()).type().curve(),
+        height(s, all),
+        1 - l.mid(),
+        (l.high() - l.low()) / 2,
+        boostLbf);
+  }
+
+  private SpringFloats floats(
+      Laid laid, SpringStanding.Standing s, List<SpringStanding.Standing> all) {
+    FloatsView next = laid.floats(tired(s, all, laid.boostLbf(), s.lossAtNext()));
+    return new SpringFloats(
+        s.position(),
+        s.mark(),
+        laid.margin().floats(fresh(s, all, laid.boostLbf())).rpm().mid() - next.rpm(),
+        laid.floats(tired(s, all, laid.boostLbf(), s.lossNow())),
+        next);
+  }
+
+  /** Each kind of spring in place of the fitted, at the height the first stands at. */
+  private List<KindFloats> kinds(
+      Laid laid, List<SpringStanding.Standing> springs, BenchSheet bench) {
+    double height = height(springs.get(0), springs);
+    List<KindFloats> all = new ArrayList<>();
+    for (SpringTypes.StoredType t : types.all()) {
+      if (t.type().curve().loadAt(height) <= 0) {
+        continue;
+      }
+      boolean fitted = springs.stream().anyMatch(s -> s.typeId().equals(t.id()));
+      Optional<Nest> nest = Nest.of(t.sheet(), t.type());
+      all.add(
+          new KindFloats(
+              t.id(),
+              t.type().name(),
+              fitted,
+              false,
+              height,
+              laid.floats(new SpringForce(t.type().curve(), height, 1, 0, laid.boostLbf())),
+              wires(laid, t.sheet(), t.type().curve(), nest, height, bench)));
+      outer(nest, height, laid.liftIn())
+          .ifPresent(
+              c ->
+                  all.add(
+                      new KindFloats(
+                          t.id(),
+                          t.type().name(),
+                          fitted,
+                          true,
+                          height,
+                          laid.floats(new SpringForce(c, height, 1, 0, laid.boostLbf())),
+                          List.of())));
+    }
+    return all;
+  }
+
+  /** The outer by itself, between its height shut and open. */
+  private static Optional<LoadCurve> outer(Optional<Nest> nest, double heightIn, double liftIn) {
+    return nest.flatMap(
+        n ->
+            n.outerAt(heightIn)
+                .flatMap(
+                    shut ->
+                        n.outerAt(heightIn - liftIn)
+                            .filter(open -> open.loadLbf() > shut.loadLbf())
+                            .map(
+                                open ->
+                                    new LoadCurve(
+                                        List.of(
+                                            new LoadCurve.At(heightIn, shut.loadLbf()),
+                                            new LoadCurve.At(
+                                                heightIn - liftIn, open.loadLbf()))))));
+  }
+
+  private static List<WireView> wires(
+      Laid laid,
+      SpringSheet sheet,
+      LoadCurve whole,
+      Optional<Nest> nest,
+      double heightIn,
+      BenchSheet bench) {
+    List<SpringSheet.Wire> rings = Objects.requireNonNullElse(sheet.wires(), List.of());
+    List<WireView> all = new ArrayList<>();
+    for (int i = 0; i < rings.size(); i++) {
+      RoundWire wire = round(rings.get(i));
+      if (wire != null) {
+        double shut = alone(whole, nest, i, rings.size(), heightIn);
+        double open = alone(whole, nest, i, rings.size(), heightIn - laid.liftIn());
+        WireLife life =
+            new WireLife(
+                wire,
+                Objects.requireNonNullElse(bench.steel(), WireLife.Steel.CHROME_SILICON),
+                !Boolean.FALSE.equals(bench.peened()));
+        all.add(
+            new WireView(
+                i,
+                open > shut && shut >= 0 ? life.between(shut, open).factor() : null,
+                WireLife.surgeRatio(
+                    WireLife.surgeHz(wire, SHEAR_PSI, STEEL_LBM_PER_IN3), laid.topRpm())));
+      }
+    }
+    return all;
+  }
+
+  private static double alone(
+      LoadCurve whole, Optional<Nest> nest, int ring, int rings, double heightIn) {
+    if (nest.isEmpty()) {
+      return whole.loadAt(heightIn);
+    }
+    Optional<Nest.Alone> own =
+        ring == 0
+            ? nest.get().outerAt(heightIn)
+            : rings == 2 ? nest.get().innerAt(heightIn) : Optional.empty();
+    return own.map(Nest.Alone::loadLbf).orElse(-1.0);
+  }
+
+  private static @Nullable RoundWire round(SpringSheet.Wire w) {
+    Double d = w.wireIn();
+    Double od = w.odIn();
+    Double coils = w.coils();
+    return d == null || od == null || coils == null || !(od > 2 * d) || !(coils > 0)
+        ? null
+        : new RoundWire(d, od - d, coils);
+  }
+}

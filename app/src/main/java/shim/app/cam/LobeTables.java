@@ -1,0 +1,118 @@
+package shim.app.cam;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.springframework.stereotype.Component;
+import shim.app.cam.CamSheets.LobeTableSheet;
+import shim.app.cam.CamViews.ColumnSeen;
+import shim.app.cam.CamViews.DurationAt;
+import shim.app.cam.CamViews.LobeFigures;
+import shim.app.cam.CamViews.MotionView;
+import shim.app.http.Refusal;
+import shim.core.lobe.LiftTable;
+import shim.core.lobe.LobeCurve;
+import shim.core.lobe.SmoothLobe;
+
+/** Lift tables as text, looked at before they are kept, and what a kept one says. */
+@Component
+class LobeTables {
+  private static final List<Double> AT_IN =
+      List.of(0.004, 0.006, 0.010, 0.015, 0.020, 0.050, 0.100, 0.200, 0.300);
+  private static final double DRAWN_DEG = 4;
+
+  private final LiftCsv csv;
+
+  LobeTables(LiftCsv csv) {
+    this.csv = csv;
+  }
+
+  /**
+   * @param perLobe the rocker ratio where the dial stood on the valve, else 1
+   */
+  List<ColumnSeen> preview(String text, double perLobe, boolean camDegrees) {
+    return csv.read(text).stream()
+        .map(
+            c -> {
+              List<LiftTable.Point> points = crank(c.points(), camDegrees);
+              try {
+                LiftTable table = new LiftTable(points);
+                return new ColumnSeen(
+                    c.name(),
+                    c.mm(),
+                    points.size(),
+                    figures(table, new SmoothLobe(table, perLobe), points.size()),
+                    null);
+              } catch (IllegalArgumentException e) {
+                return new ColumnSeen(
+                    c.name(), c.mm(), points.size(), null, String.valueOf(e.getMessage()));
+              }
+            })
+        .toList();
+  }
+
+  /** One column as it is kept. */
+  List<LiftTable.Point> column(String text, int column, boolean camDegrees) {
+    List<LiftCsv.Column> all = csv.read(text);
+    if (column < 0 || column >= all.size()) {
+      throw Refusal.invalid("column", "the table has " + all.size() + " columns of lifts");
+    }
+    return crank(all.get(column).points(), camDegrees);
+  }
+
+  private static List<LiftTable.Point> crank(List<LiftTable.Point> points, boolean camDegrees) {
+    return camDegrees
+        ? points.stream().map(p -> new LiftTable.Point(2 * p.crankDeg(), p.dialIn())).toList()
+        : points;
+  }
+
+  static LobeFigures figures(LobeTableSheet sheet, SmoothLobe smooth) {
+    LiftTable table =
+        new LiftTable(
+            IntStream.range(0, sheet.crankDeg().size())
+                .mapToObj(i -> new LiftTable.Point(sheet.crankDeg().get(i), sheet.dialIn().get(i)))
+                .toList());
+    return figures(table, smooth, sheet.crankDeg().size());
+  }
+
+  private static LobeFigures figures(LiftTable table, SmoothLobe smooth, int rows) {
+    LobeCurve curve = smooth.curve();
+    List<DurationAt> durations = new ArrayList<>();
+    for (double at : AT_IN) {
+      if (at < curve.noseIn()) {
+        durations.add(
+            new DurationAt(at, curve.durationDeg(at), curve.opensDeg(at), curve.closesDeg(at)));
+      }
+    }
+    return new LobeFigures(
+        curve.noseIn(),
+        table.runOutIn(),
+        table.countedDown(),
+        smooth.centreDeg(),
+        curve.middleDeg(curve.noseIn() / 10),
+        curve.areaInDeg(LobeCurve.LEAVES_IN),
+        smooth.noiseIn(),
+        smooth.stepDeg(),
+        rows,
+        durations,
+        smooth.every(DRAWN_DEG).stream()
+            .map(
+                m ->
+                    new MotionView(
+                        m.fromCentreDeg(),
+                        m.liftIn(),
+                        m.velocityInPerDeg(),
+                        m.accelerationInPerDeg2(),
+                        m.accelerationBandInPerDeg2()))
+            .toList());
+  }
+
+  /** Most two lobes differ in lift, centres laid on each other, inch. */
+  static double differsIn(SmoothLobe one, SmoothLobe other) {
+    double most = 0;
+    for (LobeCurve.Row r : one.curve().rows()) {
+      most = Math.max(most, Math.abs(r.liftIn() - other.curve().liftIn(r.fromCentreDeg())));
+    }
+    return most;
+  }
+}
