@@ -1,5 +1,13 @@
 import { createRootRoute, createRoute, createRouter, redirect } from "@tanstack/react-router";
 import { BackupPage } from "./features/backup/BackupPage";
+import { CamPage } from "./features/cam/CamPage";
+import { CamSetupPage } from "./features/cam/CamSetupPage";
+import { ClearancePage } from "./features/cam/ClearancePage";
+import { DegreePage } from "./features/cam/DegreePage";
+import { FloatPage } from "./features/cam/FloatPage";
+import { LobesPage } from "./features/cam/LobesPage";
+import { PushrodsPage } from "./features/cam/PushrodsPage";
+import { SideBySidePage } from "./features/cam/SideBySidePage";
 import { ChangePage } from "./features/change/ChangePage";
 import { ChangeRulesPage } from "./features/change/ChangeRulesPage";
 import { CrankPage } from "./features/crank/CrankPage";
@@ -100,6 +108,14 @@ const routeTree = rootRoute.addChildren([
   atValve("/engines/$id/inspect", InspectPage),
   at("/engines/$id/change", ChangePage),
   at("/engines/$id/setup/changes", ChangeRulesPage),
+  at("/engines/$id/setup/cam", CamSetupPage),
+  at("/engines/$id/cam", CamPage),
+  at("/engines/$id/cam/degree", DegreePage),
+  at("/engines/$id/cam/lobes", LobesPage),
+  at("/engines/$id/cam/side-by-side", SideBySidePage),
+  at("/engines/$id/cam/clearance", ClearancePage),
+  at("/engines/$id/cam/pushrods", PushrodsPage),
+  at("/engines/$id/cam/float", FloatPage),
   at("/engines/$id/setup/files", FilesPage),
   ...moved,
   at("/jobs/$id", WalkPage),

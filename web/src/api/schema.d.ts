@@ -772,6 +772,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/{id}/cam/others/{otherId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putOther"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/cam/lobes/{lobeId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putLobe"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/cam/lobes/{lobeId}/use": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["use"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/cam/lash": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lash"];
+        put: operations["chooseLash"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/cam/by-the-card": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["byTheCard"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/cam/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putBench"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines/{id}/bad-rows/{kind}/{rowId}": {
         parameters: {
             query?: never;
@@ -884,6 +980,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cam-sittings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putSitting"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cam-sittings/{id}/readings/{readingId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["read_2"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cam-sittings/{id}/readings/{readingId}/taken-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["takeBack_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/assemblies/{id}": {
         parameters: {
             query?: never;
@@ -958,6 +1102,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["jobPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/cam/lobes/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1230,6 +1390,150 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["stands"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/cam/wire": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["wire"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/cam/tdc": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tdc"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/cam/ring-gap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ringGap"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/cam/pushrods": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["pushrods"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/cam/lobe": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lobe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/cam/gap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["gap"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/cam/float": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["floats"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/cam/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["figures"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/cam/degree": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["degree"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1796,6 +2100,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/{id}/cam": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["cam"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/cam/side-by-side": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sideBySide"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/cam/float": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["floats_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines/{id}/bad-rows": {
         parameters: {
             query?: never;
@@ -1852,6 +2204,54 @@ export interface paths {
             cookie?: never;
         };
         get: operations["changeSchools"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cam-sittings/{id}/pushrods": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pushrods_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cam-sittings/{id}/degree": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["degree_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cam-sittings/{id}/clearance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["clearance"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3445,6 +3845,14 @@ export interface components {
             /** Format: double */
             staticTimingDeg?: number;
         };
+        CamBench: {
+            intake?: components["schemas"]["LobeSheet"];
+            exhaust?: components["schemas"]["LobeSheet"];
+            /** Format: double */
+            teamLashIntakeIn?: number;
+            /** Format: double */
+            teamLashExhaustIn?: number;
+        };
         CamSheet: {
             card?: string;
             /** @enum {string} */
@@ -3474,6 +3882,7 @@ export interface components {
             cardRatioIntake?: number;
             /** Format: double */
             cardRatioExhaust?: number;
+            bench?: components["schemas"]["CamBench"];
         };
         ClassRule: {
             rule?: string;
@@ -3544,6 +3953,17 @@ export interface components {
             intervals?: string;
             /** @enum {string} */
             rotation?: "CLOCKWISE" | "ANTICLOCKWISE";
+        };
+        LobeSheet: {
+            on?: string;
+            source?: string;
+            /** Format: double */
+            startDeg?: number;
+            /** Format: double */
+            stepDeg?: number;
+            liftIn?: number[];
+            /** Format: double */
+            measuredStepDeg?: number;
         };
         PreloadSheet: {
             /** Format: double */
@@ -3807,6 +4227,405 @@ export interface components {
             /** @enum {string} */
             only?: "IN_CAR" | "HEADS_OFF" | "ASSEMBLE";
         };
+        OtherCamEntry: {
+            other: components["schemas"]["OtherCamSheet"];
+            /** Format: int32 */
+            basedOn?: number;
+            hand: string;
+        };
+        OtherCamSheet: {
+            /** Format: uuid */
+            engineId: string;
+            name: string;
+            hydraulic: boolean;
+            cam: components["schemas"]["CamSheet"];
+            /** Format: double */
+            wasIn?: number;
+            removed?: boolean;
+        };
+        BenchSheet: {
+            driveOffers?: number[];
+            /** @enum {string} */
+            driveMarked?: "CRANK" | "CAM";
+            /** Format: double */
+            wantedAdvanceDeg?: number;
+            intake?: components["schemas"]["KindBench"];
+            exhaust?: components["schemas"]["KindBench"];
+            /** @enum {string} */
+            steel?: "MUSIC" | "CHROME_VANADIUM" | "CHROME_SILICON" | "OIL_TEMPERED" | "HARD_DRAWN";
+            peened?: boolean;
+            /** Format: double */
+            topRpm?: number;
+        };
+        CamReadingView: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            what: "STOP_BEFORE" | "STOP_AFTER" | "INTAKE_UP" | "INTAKE_DOWN" | "EXHAUST_UP" | "EXHAUST_DOWN" | "IVO" | "IVC" | "EVO" | "EVC" | "GAP" | "ROD" | "TIP_WIDTH" | "TIP_OFFSET";
+            /** @description a valve, such as 3E or 3I1 */
+            valve?: string;
+            /** Format: double */
+            at: number;
+            /** Format: double */
+            figure: number;
+            touched: boolean;
+            hand: string;
+            /** Format: date-time */
+            takenAt: string;
+        };
+        CamTiming: {
+            /** Format: double */
+            tappetLiftIntakeIn: number;
+            /** Format: double */
+            tappetLiftExhaustIn: number;
+            /** Format: double */
+            ivoBtdcDeg: number;
+            /** Format: double */
+            ivcAbdcDeg: number;
+            /** Format: double */
+            evoBbdcDeg: number;
+            /** Format: double */
+            evcAtdcDeg: number;
+            /** Format: double */
+            overlapDeg: number;
+            /** Format: double */
+            lsaDeg: number;
+            /** Format: double */
+            advanceDeg: number;
+        };
+        CamView: {
+            layout: components["schemas"]["LayoutView"];
+            hydraulic: boolean;
+            /** Format: double */
+            ratioIntake: number;
+            /** Format: double */
+            ratioExhaust: number;
+            /** Format: double */
+            engineHours: number;
+            card?: string;
+            timing?: components["schemas"]["CamTiming"];
+            /** Format: double */
+            iclDeg?: number;
+            /** Format: double */
+            eclDeg?: number;
+            lowestLiftIn: {
+                [key: string]: number;
+            };
+            lashes: components["schemas"]["LashesView"];
+            bench: components["schemas"]["BenchSheet"];
+            /** Format: int32 */
+            benchVersion?: number;
+            measuredOn: {
+                [key: string]: string;
+            };
+            degreeings: components["schemas"]["DegreeView"][];
+            lobes: components["schemas"]["LobeView"][];
+            others: components["schemas"]["OtherCamView"][];
+            clearances: components["schemas"]["SittingLine"][];
+            pushrods: components["schemas"]["SittingLine"][];
+        };
+        CamWanted: {
+            /** @enum {string} */
+            what: "STOP_BEFORE" | "STOP_AFTER" | "INTAKE_UP" | "INTAKE_DOWN" | "EXHAUST_UP" | "EXHAUST_DOWN" | "IVO" | "IVC" | "EVO" | "EVC" | "GAP" | "ROD" | "TIP_WIDTH" | "TIP_OFFSET";
+            /** Format: double */
+            heightIn: number;
+            /** Format: double */
+            figure?: number;
+        };
+        CentreView: {
+            /** Format: double */
+            deg: number;
+            /** Format: double */
+            apartDeg: number;
+            agree: boolean;
+        };
+        CorrectionView: {
+            /** Format: double */
+            mark: number;
+            /** Format: double */
+            crankDeg: number;
+            /** Format: double */
+            iclDeg?: number;
+            /** Format: double */
+            eclDeg?: number;
+            /** Format: double */
+            offDeg: number;
+            timing: components["schemas"]["CamTiming"];
+            /** Format: double */
+            leastIntakeIn?: number;
+            /** Format: double */
+            leastExhaustIn?: number;
+        };
+        DegreeView: {
+            /** Format: uuid */
+            id: string;
+            sitting: components["schemas"]["SittingSheet"];
+            readings: components["schemas"]["CamReadingView"][];
+            wanted: components["schemas"]["CamWanted"][];
+            /** Format: double */
+            zeroStandsDeg?: number;
+            intake?: components["schemas"]["CentreView"];
+            exhaust?: components["schemas"]["CentreView"];
+            stands?: components["schemas"]["StandsView"];
+            corrections: components["schemas"]["CorrectionView"][];
+            contradiction?: string;
+        };
+        DurationAt: {
+            /** Format: double */
+            liftIn: number;
+            /** Format: double */
+            durationDeg: number;
+            /** Format: double */
+            opensDeg: number;
+            /** Format: double */
+            closesDeg: number;
+        };
+        KindBench: {
+            /** Format: double */
+            valveAngleDeg?: number;
+            /** @enum {string} */
+            crown?: "POCKET" | "FLAT";
+            /** Format: double */
+            wantedGapIn?: number;
+            /** Format: double */
+            headIn?: number;
+            /** Format: double */
+            pocketIn?: number;
+            /** Format: double */
+            valveG?: number;
+            /** Format: double */
+            retainerG?: number;
+            /** Format: double */
+            locksG?: number;
+            /** Format: double */
+            springG?: number;
+            /** Format: double */
+            rockerGIn2?: number;
+            /** Format: double */
+            armIn?: number;
+            /** Format: double */
+            pushrodG?: number;
+            /** Format: double */
+            lifterG?: number;
+        };
+        LashesView: {
+            /** Format: double */
+            cardIntakeIn?: number;
+            /** Format: double */
+            cardExhaustIn?: number;
+            /** Format: double */
+            teamIntakeIn?: number;
+            /** Format: double */
+            teamExhaustIn?: number;
+            /** Format: double */
+            floorIntakeIn?: number;
+            /** Format: double */
+            floorExhaustIn?: number;
+            /** @enum {string} */
+            state: "HOT" | "COLD";
+        };
+        LobeFigures: {
+            /** Format: double */
+            liftIn: number;
+            /** Format: double */
+            runOutIn: number;
+            countedDown: boolean;
+            /** Format: double */
+            centreDeg: number;
+            /** Format: double */
+            lopsidedDeg: number;
+            /** Format: double */
+            areaInDeg: number;
+            /** Format: double */
+            noiseIn: number;
+            /** Format: double */
+            stepDeg: number;
+            /** Format: int32 */
+            rows: number;
+            durations: components["schemas"]["DurationAt"][];
+            motions: components["schemas"]["MotionView"][];
+        };
+        LobeView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            design: boolean;
+            /** Format: double */
+            engineHours: number;
+            figures: components["schemas"]["LobeFigures"];
+            /** Format: double */
+            differsIn?: number;
+            inUse: boolean;
+        };
+        MotionView: {
+            /** Format: double */
+            deg: number;
+            /** Format: double */
+            liftIn: number;
+            /** Format: double */
+            velocity: number;
+            /** Format: double */
+            acceleration: number;
+            /** Format: double */
+            accelerationBand: number;
+        };
+        OtherCamView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int32 */
+            version: number;
+            other: components["schemas"]["OtherCamSheet"];
+        };
+        SittingLine: {
+            /** Format: uuid */
+            id: string;
+            sitting: components["schemas"]["SittingSheet"];
+            /** Format: int32 */
+            readings: number;
+        };
+        SittingSheet: {
+            /** Format: uuid */
+            engineId: string;
+            /** @enum {string} */
+            kind: "DEGREE" | "CLEARANCE" | "PUSHRODS";
+            /** Format: double */
+            engineHours: number;
+            /** Format: date-time */
+            startedAt: string;
+            hand: string;
+            /** @enum {string} */
+            way?: "UNDER_NOSE" | "EVENTS";
+            heightsIn?: number[];
+            pointerMoved?: boolean;
+            /** @enum {string} */
+            school?: "RUNNING_SPRING" | "CHECKING_SPRING" | "NO_SPRING" | "CLAY";
+            /** Format: double */
+            travelIn?: number;
+            /** Format: double */
+            lashIntakeIn?: number;
+            /** Format: double */
+            lashExhaustIn?: number;
+            /** @enum {string} */
+            state?: "HOT" | "COLD";
+            note?: string;
+        };
+        StandsView: {
+            /** Format: double */
+            iclDeg?: number;
+            /** Format: double */
+            eclDeg?: number;
+            /** Format: double */
+            lsaDeg?: number;
+            /** Format: double */
+            advanceDeg?: number;
+            /** Format: double */
+            lateIntakeDeg?: number;
+            /** Format: double */
+            lateExhaustDeg?: number;
+            /** Format: double */
+            lateDeg: number;
+            /** @enum {string} */
+            verdict: "LEAVE" | "MOVE" | "LOBES_DIFFER";
+            timing: components["schemas"]["CamTiming"];
+        };
+        LobeKept: {
+            table: components["schemas"]["LobeText"];
+            /** Format: int32 */
+            column: number;
+            name: string;
+            design: boolean;
+            /** Format: double */
+            engineHours: number;
+            hand: string;
+        };
+        LobeText: {
+            csv: string;
+            valve: string;
+            /** @enum {string} */
+            on: "LOBE" | "VALVE";
+            camDegrees: boolean;
+        };
+        CamFigureBack: {
+            hand: string;
+        };
+        LashChosen: {
+            /** Format: double */
+            intakeIn?: number;
+            /** Format: double */
+            exhaustIn?: number;
+            hand: string;
+        };
+        BoundsView: {
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            mid: number;
+            /** Format: double */
+            high?: number;
+        };
+        CamFiguresView: {
+            intake: components["schemas"]["LobeLineView"];
+            exhaust: components["schemas"]["LobeLineView"];
+            overlapDeg?: components["schemas"]["BoundsView"];
+            /** Format: double */
+            lsaDeg: number;
+            /** Format: double */
+            iclDeg: number;
+            /** Format: double */
+            eclDeg: number;
+            /** Format: double */
+            advanceDeg: number;
+            card: components["schemas"]["CamTiming"];
+        };
+        LashRow: {
+            /** Format: double */
+            tighterIn: number;
+            /** Format: double */
+            intakeIn: number;
+            /** Format: double */
+            exhaustIn: number;
+            figures: components["schemas"]["CamFiguresView"];
+            /** Format: double */
+            gapIntakeIn?: number;
+            /** Format: double */
+            gapExhaustIn?: number;
+        };
+        LashTuningView: {
+            /** @enum {string} */
+            why?: "HYDRAULIC" | "NO_CARD" | "NO_FLOOR";
+            lashes: components["schemas"]["LashesView"];
+            /** Format: double */
+            stepIn: number;
+            rows: components["schemas"]["LashRow"][];
+        };
+        LobeLineView: {
+            /** Format: double */
+            lobeIn: number;
+            /** Format: double */
+            grossIn: number;
+            /** Format: double */
+            netIn: number;
+            movingDeg: components["schemas"]["BoundsView"];
+            opensDeg: components["schemas"]["BoundsView"];
+            closesDeg: components["schemas"]["BoundsView"];
+            areaInDeg: components["schemas"]["BoundsView"];
+            measured: boolean;
+            /** Format: double */
+            at050Deg?: number;
+        };
+        CardAgain: {
+            /** @enum {string} */
+            kind: "INTAKE" | "EXHAUST";
+            hand: string;
+        };
+        BenchEntry: {
+            bench: components["schemas"]["BenchSheet"];
+            /** Format: int32 */
+            basedOn?: number;
+            hand: string;
+        };
         Mending: {
             /** Format: double */
             value?: number;
@@ -4028,6 +4847,18 @@ export interface components {
         };
         DialAt: {
             place: string;
+        };
+        CamFigure: {
+            /** @enum {string} */
+            what: "STOP_BEFORE" | "STOP_AFTER" | "INTAKE_UP" | "INTAKE_DOWN" | "EXHAUST_UP" | "EXHAUST_DOWN" | "IVO" | "IVC" | "EVO" | "EVC" | "GAP" | "ROD" | "TIP_WIDTH" | "TIP_OFFSET";
+            /** @description a valve, such as 3E or 3I1 */
+            valve?: string;
+            /** Format: double */
+            at?: number;
+            /** Format: double */
+            figure: number;
+            touched?: boolean;
+            hand: string;
         };
         AssemblyAsk: {
             /** Format: uuid */
@@ -4278,6 +5109,14 @@ export interface components {
             after: components["schemas"]["Fit"];
             weakestBefore?: components["schemas"]["Link"];
             weakest?: components["schemas"]["Link"];
+        };
+        ColumnSeen: {
+            name: string;
+            mm: boolean;
+            /** Format: int32 */
+            rows: number;
+            figures?: components["schemas"]["LobeFigures"];
+            refused?: string;
         };
         Duty: {
             /** Format: double */
@@ -4549,26 +5388,6 @@ export interface components {
             /** Format: double */
             statedClearanceIn?: number;
         };
-        CamTiming: {
-            /** Format: double */
-            tappetLiftIntakeIn: number;
-            /** Format: double */
-            tappetLiftExhaustIn: number;
-            /** Format: double */
-            ivoBtdcDeg: number;
-            /** Format: double */
-            ivcAbdcDeg: number;
-            /** Format: double */
-            evoBbdcDeg: number;
-            /** Format: double */
-            evcAtdcDeg: number;
-            /** Format: double */
-            overlapDeg: number;
-            /** Format: double */
-            lsaDeg: number;
-            /** Format: double */
-            advanceDeg: number;
-        };
         EngineFacts: {
             timing?: components["schemas"]["CamTiming"];
             lobes: components["schemas"]["LobeFacts"][];
@@ -4590,6 +5409,7 @@ export interface components {
             moving: components["schemas"]["MovingDuration"];
             /** Format: double */
             marginDeg: number;
+            measuredOn?: string;
         };
         MovingDuration: {
             /** Format: double */
@@ -4952,6 +5772,227 @@ export interface components {
             /** Format: double */
             crankDeg: number;
             words: components["schemas"]["StopWords"];
+        };
+        WireAsked: {
+            /** Format: double */
+            wireIn: number;
+            /** Format: double */
+            odIn: number;
+            /** Format: double */
+            coils: number;
+            /** @enum {string} */
+            steel: "MUSIC" | "CHROME_VANADIUM" | "CHROME_SILICON" | "OIL_TEMPERED" | "HARD_DRAWN";
+            peened: boolean;
+            /** Format: double */
+            shutLbf: number;
+            /** Format: double */
+            openLbf: number;
+        };
+        Stress: {
+            /** Format: double */
+            swingKpsi: number;
+            /** Format: double */
+            meanKpsi: number;
+            /** Format: double */
+            enduresKpsi: number;
+            /** Format: double */
+            shearKpsi: number;
+            /** Format: double */
+            factor: number;
+        };
+        TdcAsked: {
+            /** Format: double */
+            beforeDeg: number;
+            /** Format: double */
+            afterDeg: number;
+        };
+        TdcFound: {
+            /** Format: double */
+            standsAtDeg: number;
+        };
+        RingAsked: {
+            /** Format: double */
+            boreIn?: number;
+            /** Format: double */
+            factor?: number;
+            /** Format: double */
+            gapIn?: number;
+            /** Format: double */
+            otherGapIn?: number;
+        };
+        RingFound: {
+            /** Format: double */
+            wantedIn?: number;
+            /** Format: double */
+            taperIn?: number;
+        };
+        RodWanted: {
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            /** Format: double */
+            aimIn: number;
+            /** Format: double */
+            tolIn: number;
+        };
+        RodsAsked: {
+            valves: components["schemas"]["RodWanted"][];
+            sizesIn: number[];
+        };
+        RodChoice: {
+            lengthsIn: number[];
+            at: {
+                [key: string]: number;
+            };
+            oneOffs: {
+                [key: string]: number;
+            };
+        };
+        LobeAsked: {
+            csv: string;
+            /** Format: double */
+            perLobe: number;
+            camDegrees: boolean;
+        };
+        GapAsked: {
+            sheet: components["schemas"]["EngineSheet"];
+            /** @enum {string} */
+            kind: "INTAKE" | "EXHAUST";
+            /** Format: double */
+            valveAngleDeg: number;
+            /** @enum {string} */
+            crown: "POCKET" | "FLAT";
+            /** Format: double */
+            atdcDeg: number;
+            /** Format: double */
+            gapIn: number;
+            touched: boolean;
+            /** Format: double */
+            measuredLashIn: number;
+            /** Format: double */
+            advanceDeg: number;
+            /** Format: double */
+            lashIn: number;
+            /** Format: double */
+            ratio?: number;
+            /** Format: double */
+            raisesIn: number;
+            /** Format: double */
+            sunkIn: number;
+            /** Format: double */
+            wantedIn?: number;
+            /** Format: double */
+            travelIn?: number;
+        };
+        GapAt: {
+            /** Format: double */
+            deg: number;
+            /** Format: double */
+            lowIn: number;
+            /** Format: double */
+            midIn: number;
+            /** Format: double */
+            highIn: number;
+            /** Format: double */
+            provesIn?: number;
+        };
+        GapFound: {
+            /** Format: double */
+            leastIn: number;
+            /** Format: double */
+            lowIn: number;
+            /** Format: double */
+            highIn: number;
+            /** Format: double */
+            atdcDeg: number;
+            /** @enum {string} */
+            margin: "ENOUGH" | "TIGHT" | "TOUCHES" | "NOT_SURE" | "NOT_PROVED";
+            /** Format: double */
+            provesIn?: number;
+            curve: components["schemas"]["GapAt"][];
+        };
+        FloatAsked: {
+            csv: string;
+            /** Format: double */
+            perLobe: number;
+            camDegrees: boolean;
+            /** Format: double */
+            ratio: number;
+            /** Format: double */
+            lashIn: number;
+            train: components["schemas"]["TrainAsked"];
+            loads: components["schemas"]["LoadAt"][];
+            /** Format: double */
+            installedIn: number;
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            leftBand: number;
+            /** Format: double */
+            boostLbf: number;
+        };
+        LoadAt: {
+            /** Format: double */
+            heightIn: number;
+            /** Format: double */
+            loadLbf: number;
+        };
+        TrainAsked: {
+            /** Format: double */
+            valveG: number;
+            /** Format: double */
+            retainerG: number;
+            /** Format: double */
+            locksG: number;
+            /** Format: double */
+            springG: number;
+            /** Format: double */
+            rockerGIn2: number;
+            /** Format: double */
+            armIn: number;
+            /** Format: double */
+            pushrodG: number;
+            /** Format: double */
+            lifterG: number;
+        };
+        FloatFound: {
+            /** Format: double */
+            lowRpm: number;
+            /** Format: double */
+            rpm: number;
+            /** Format: double */
+            highRpm: number;
+            /** Format: double */
+            atDeg: number;
+            /** Format: double */
+            liftIn: number;
+            /** Format: double */
+            loadLbf: number;
+        };
+        DegreeAsked: {
+            sheet: components["schemas"]["EngineSheet"];
+            intake: components["schemas"]["PairAsked"][];
+            exhaust: components["schemas"]["PairAsked"][];
+            offers?: number[];
+            /** @enum {string} */
+            marked?: "CRANK" | "CAM";
+            /** Format: double */
+            wantedAdvanceDeg: number;
+        };
+        PairAsked: {
+            /** Format: double */
+            underNoseIn: number;
+            /** Format: double */
+            upDeg: number;
+            /** Format: double */
+            downDeg: number;
+        };
+        DegreeFound: {
+            stands: components["schemas"]["StandsView"];
+            /** Format: double */
+            intakeApartDeg?: number;
+            /** Format: double */
+            exhaustApartDeg?: number;
+            corrections: components["schemas"]["CorrectionView"][];
         };
         AgreedTask: {
             id: string;
@@ -5917,6 +6958,136 @@ export interface components {
             /** Format: double */
             toHours: number;
         };
+        CamColumn: {
+            /** Format: uuid */
+            otherId?: string;
+            name: string;
+            hydraulic: boolean;
+            measured: boolean;
+            figures: components["schemas"]["CamFiguresView"];
+            wants: components["schemas"]["CamWants"];
+            lifts: components["schemas"]["LiftsAt"][];
+        };
+        CamWants: {
+            /** Format: double */
+            bindIntakeIn?: number;
+            /** Format: double */
+            bindExhaustIn?: number;
+            /** Format: double */
+            openIntakeLbf?: number;
+            /** Format: double */
+            openExhaustLbf?: number;
+            /** Format: double */
+            sealIntakeIn?: number;
+            /** Format: double */
+            sealExhaustIn?: number;
+            /** Format: double */
+            gapIntakeIn?: number;
+            /** Format: double */
+            gapExhaustIn?: number;
+        };
+        LiftsAt: {
+            /** Format: double */
+            deg: number;
+            /** Format: double */
+            intakeLowIn: number;
+            /** Format: double */
+            intakeIn: number;
+            /** Format: double */
+            intakeHighIn: number;
+            /** Format: double */
+            exhaustLowIn: number;
+            /** Format: double */
+            exhaustIn: number;
+            /** Format: double */
+            exhaustHighIn: number;
+            /** Format: double */
+            pistonIn?: number;
+        };
+        SideBySide: {
+            cams: components["schemas"]["CamColumn"][];
+            mixed: boolean;
+        };
+        FloatSide: {
+            /** @enum {string} */
+            kind: "INTAKE" | "EXHAUST";
+            missing: string[];
+            lobe?: string;
+            /** Format: double */
+            massG?: number;
+            /** Format: double */
+            boostLbf: number;
+            /** Format: double */
+            atMostRpm?: number;
+            fresh?: components["schemas"]["FloatsView"];
+            weakest?: components["schemas"]["SpringFloats"];
+            springs: components["schemas"]["SpringFloats"][];
+            kinds: components["schemas"]["KindFloats"][];
+            freshCurve: components["schemas"]["MarginAt"][];
+            todayCurve: components["schemas"]["MarginAt"][];
+            nextCurve: components["schemas"]["MarginAt"][];
+        };
+        FloatView: {
+            /** Format: double */
+            topRpm: number;
+            sides: components["schemas"]["FloatSide"][];
+        };
+        FloatsView: {
+            /** Format: double */
+            lowRpm: number;
+            /** Format: double */
+            rpm: number;
+            /** Format: double */
+            highRpm: number;
+            /** Format: double */
+            atDeg: number;
+            /** Format: double */
+            liftIn: number;
+            /** Format: double */
+            loadLbf: number;
+            /** Format: double */
+            standingLbf: number;
+            /** Format: double */
+            atSpeedLbf: number;
+        };
+        KindFloats: {
+            /** Format: uuid */
+            typeId: string;
+            name: string;
+            fitted: boolean;
+            outerAlone: boolean;
+            /** Format: double */
+            heightIn: number;
+            floats: components["schemas"]["FloatsView"];
+            wires: components["schemas"]["WireView"][];
+        };
+        MarginAt: {
+            /** Format: double */
+            rpm: number;
+            /** Format: double */
+            lowLbf: number;
+            /** Format: double */
+            midLbf: number;
+            /** Format: double */
+            highLbf: number;
+        };
+        SpringFloats: {
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            mark: string;
+            /** Format: double */
+            lostRpm: number;
+            today: components["schemas"]["FloatsView"];
+            next: components["schemas"]["FloatsView"];
+        };
+        WireView: {
+            /** Format: int32 */
+            ring: number;
+            /** Format: double */
+            factor?: number;
+            /** Format: double */
+            surgeRatio?: number;
+        };
         DangerView: {
             /** Format: uuid */
             jobId: string;
@@ -5940,6 +7111,81 @@ export interface components {
             value: string;
             title: string;
             says: string;
+        };
+        PushrodView: {
+            /** Format: uuid */
+            id: string;
+            sitting: components["schemas"]["SittingSheet"];
+            readings: components["schemas"]["CamReadingView"][];
+            sizesIn: number[];
+            hydraulic: boolean;
+            turned: boolean;
+            rods: components["schemas"]["RodAt"][];
+            open: string[];
+            choices: components["schemas"]["RodChoice"][];
+        };
+        RodAt: {
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            /** Format: double */
+            zeroLashIn: number;
+            /** Format: double */
+            aimIn: number;
+            /** Format: double */
+            tolIn: number;
+            /** Format: double */
+            tipWidthIn?: number;
+            /** Format: double */
+            tipOffsetIn?: number;
+            /** Format: double */
+            narrowestIn?: number;
+            /** Format: double */
+            rodOffIn?: number;
+        };
+        ClearanceView: {
+            /** Format: uuid */
+            id: string;
+            sitting: components["schemas"]["SittingSheet"];
+            missing: string[];
+            readings: components["schemas"]["CamReadingView"][];
+            valves: components["schemas"]["ValveGap"][];
+            open: string[];
+            byCard: boolean;
+            centreFrom: boolean;
+            /** Format: double */
+            advanceDeg: number;
+            /** Format: double */
+            tighterIn: number;
+            /** Format: double */
+            ratioIntake?: number;
+            /** Format: double */
+            ratioExhaust?: number;
+            /** Format: double */
+            raisesIn: number;
+        };
+        ValveGap: {
+            /** @description a valve, such as 3E or 3I1 */
+            valve: string;
+            readings: components["schemas"]["CamReadingView"][];
+            /** Format: double */
+            apartIn?: number;
+            agree: boolean;
+            touched: boolean;
+            /** Format: double */
+            leastIn: number;
+            /** Format: double */
+            leastLowIn: number;
+            /** Format: double */
+            leastHighIn: number;
+            /** Format: double */
+            leastDeg: number;
+            /** Format: double */
+            wantedIn: number;
+            /** @enum {string} */
+            margin: "ENOUGH" | "TIGHT" | "TOUCHES" | "NOT_SURE" | "NOT_PROVED";
+            /** Format: double */
+            radialIn?: number;
+            curve: components["schemas"]["GapAt"][];
         };
         Kept: {
             name: string;
@@ -7509,6 +8755,187 @@ export interface operations {
             };
         };
     };
+    putOther: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                otherId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OtherCamEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CamView"];
+                };
+            };
+        };
+    };
+    putLobe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                lobeId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LobeKept"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CamView"];
+                };
+            };
+        };
+    };
+    use: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                lobeId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CamFigureBack"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CamView"];
+                };
+            };
+        };
+    };
+    lash: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LashTuningView"];
+                };
+            };
+        };
+    };
+    chooseLash: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LashChosen"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LashTuningView"];
+                };
+            };
+        };
+    };
+    byTheCard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardAgain"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CamView"];
+                };
+            };
+        };
+    };
+    putBench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CamView"];
+                };
+            };
+        };
+    };
     mend: {
         parameters: {
             query?: never;
@@ -7723,6 +9150,80 @@ export interface operations {
             };
         };
     };
+    putSitting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SittingSheet"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    read_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                readingId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CamFigure"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    takeBack_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                readingId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CamFigureBack"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     assemble: {
         parameters: {
             query?: never;
@@ -7868,6 +9369,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["JobPlanView"];
+                };
+            };
+        };
+    };
+    preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LobeText"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ColumnSeen"][];
                 };
             };
         };
@@ -8279,6 +9806,222 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["CrankStands"][];
+                };
+            };
+        };
+    };
+    wire: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WireAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Stress"];
+                };
+            };
+        };
+    };
+    tdc: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TdcAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TdcFound"];
+                };
+            };
+        };
+    };
+    ringGap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RingAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RingFound"];
+                };
+            };
+        };
+    };
+    pushrods: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RodsAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RodChoice"][];
+                };
+            };
+        };
+    };
+    lobe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LobeAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ColumnSeen"][];
+                };
+            };
+        };
+    };
+    gap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GapAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GapFound"];
+                };
+            };
+        };
+    };
+    floats: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FloatAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FloatFound"];
+                };
+            };
+        };
+    };
+    figures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EngineSheet"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CamFiguresView"];
+                };
+            };
+        };
+    };
+    degree: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DegreeAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DegreeFound"];
                 };
             };
         };
@@ -9037,6 +10780,72 @@ export interface operations {
             };
         };
     };
+    cam: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CamView"];
+                };
+            };
+        };
+    };
+    sideBySide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SideBySide"];
+                };
+            };
+        };
+    };
+    floats_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FloatView"];
+                };
+            };
+        };
+    };
     badRows: {
         parameters: {
             query?: never;
@@ -9115,6 +10924,81 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SchoolSays"][];
+                };
+            };
+        };
+    };
+    pushrods_1: {
+        parameters: {
+            query?: {
+                sizesIn?: number[];
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PushrodView"];
+                };
+            };
+        };
+    };
+    degree_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DegreeView"];
+                };
+            };
+        };
+    };
+    clearance: {
+        parameters: {
+            query?: {
+                advanceDeg?: number;
+                tighterIn?: number;
+                ratioIntake?: number;
+                ratioExhaust?: number;
+                raisesIn?: number;
+                valve?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClearanceView"];
                 };
             };
         };

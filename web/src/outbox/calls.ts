@@ -40,6 +40,16 @@ export function call(p: Contents): Promise<Reply> {
     case "found":
     case "foundPhoto":
       return jobCall(p);
+    case "camFigure": {
+      const path = { id: p.sittingId, readingId: p.figureId };
+      return answered(
+        api.PUT("/api/cam-sittings/{id}/readings/{readingId}", {
+          params: { path },
+          body: p.body,
+          ...patience(USUAL_MS),
+        }),
+      ).then(() => undefined);
+    }
     case "figure": {
       const path = { id: p.headId, readingId: p.figureId };
       return answered(

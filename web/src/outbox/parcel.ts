@@ -45,6 +45,14 @@ const contents = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("act"), jobId: id, actId: id, body: entry<Schemas["ActEntry"]>() }),
   z.object({ kind: z.literal("found"), jobId: id, findingId: id, body: entry<Schemas["FindingEntry"]>() }),
   z.object({ kind: z.literal("foundPhoto"), jobId: id, findingId: id }),
+  z.object({
+    kind: z.literal("camFigure"),
+    engineId: id,
+    sittingId: id,
+    figureId: id,
+    page: id,
+    body: entry<Schemas["CamFigure"]>(),
+  }),
   z.object({ kind: z.literal("figure"), headId: id, figureId: id, body: entry<Schemas["HeadFigure"]>() }),
 ]);
 
@@ -93,6 +101,8 @@ export function nameOf(p: Contents): string {
       return `${p.kind}/${p.findingId}`;
     case "figure":
       return `figure/${p.figureId}`;
+    case "camFigure":
+      return `camFigure/${p.figureId}`;
   }
 }
 
@@ -123,6 +133,8 @@ export function streamOf(p: Contents): string {
       return `job/${p.jobId}/${p.findingId}`;
     case "figure":
       return `head/${p.headId}`;
+    case "camFigure":
+      return `sitting/${p.sittingId}`;
   }
 }
 

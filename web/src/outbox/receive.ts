@@ -45,6 +45,9 @@ function take(queries: QueryClient, parcel: Parcel, reply: Reply) {
     case "photo":
       if (parcel.engineId) void queries.invalidateQueries({ queryKey: engine(parcel.engineId).queryKey });
       return;
+    case "camFigure":
+      void queries.invalidateQueries({ queryKey: [...engine(parcel.engineId).queryKey, "cam"] });
+      return;
     case "figure":
       if (reply) queries.setQueryData(head(parcel.headId).queryKey, reply as never);
       return;

@@ -26,6 +26,8 @@ export function wordsFor(p: Contents): string {
       return "a photo";
     case "act":
       return `a step: ${p.body.act.toLowerCase().replaceAll("_", " ")}${p.body.valve ? ` at ${p.body.valve}` : ""}`;
+    case "camFigure":
+      return `${p.body.valve ?? "cam"}: a figure of the bench, ${p.body.figure}`;
     case "figure":
       return `${place(p.body)}: a figure of a head, ${p.body.figure}`;
     case "found":
@@ -70,6 +72,8 @@ export function homeOf(p: Contents): { to: string; params?: Record<string, strin
     case "found":
     case "foundPhoto":
       return { to: "/jobs/$id", params: { id: p.jobId } };
+    case "camFigure":
+      return { to: `/engines/$id/cam/${p.page}`, params: { id: p.engineId } };
     case "figure":
       return { to: "/heads/$id/measure", params: { id: p.headId } };
   }

@@ -11,6 +11,10 @@ interface CrankRibbonProps {
   onCrank: (deg: number) => void;
   stops?: { number: number; crankDeg: number; valves: Valve[] }[];
   selected?: Valve;
+  /** The same valves as somebody says they should stand, behind in ghost lines. */
+  ghosts?: Window[];
+  /** Readings of a wheel, each at its valve's lane. */
+  readings?: { valve: Valve; crankDeg: number }[];
 }
 
 const LEFT = 44;
@@ -19,7 +23,8 @@ const WIDTH = 900;
 const TOP = 46;
 
 /** The 720 degrees of a cycle, one lane a valve: where it is free, where its lobe stands, the crank now. */
-export function CrankRibbon({ windows, tdc, crankDeg, onCrank, stops = [], selected }: CrankRibbonProps) {
+export function CrankRibbon(props: CrankRibbonProps) {
+  const { windows, tdc, crankDeg, onCrank, stops = [], selected, ghosts = [], readings = [] } = props;
   const ribbon = useRef<HTMLDivElement>(null);
   const lane = windows.length > 24 ? 16 : windows.length > 12 ? 25 : 32;
   const height = TOP + windows.length * lane + 26;
@@ -72,6 +77,8 @@ export function CrankRibbon({ windows, tdc, crankDeg, onCrank, stops = [], selec
             crankDeg={crankDeg}
             selected={w.position === selected}
             stopsHere={stops.filter((s) => s.valves.includes(w.position))}
+            ghost={ghosts.find((g) => g.position === w.position)}
+            readings={readings.filter((r) => r.valve === w.position)}
           />
         ))}
         {stops.map((s) => (
@@ -147,9 +154,11 @@ interface LaneProps {
   crankDeg: number;
   selected: boolean;
   stopsHere: { number: number; crankDeg: number }[];
+  ghost?: Window;
+  readings: { crankDeg: number }[];
 }
 
-function Lane({ window: w, y, h, x, crankDeg, selected, stopsHere }: LaneProps) {
+function Lane({ window: w, y, h, x, crankDeg, selected, stopsHere, ghost, readings }: LaneProps) {
   const slack = slackAt(crankDeg, w);
   const free = slack >= 0;
   const mid = y + h / 2;
@@ -179,7 +188,22 @@ function Lane({ window: w, y, h, x, crankDeg, selected, stopsHere }: LaneProps) 
         />
       ))}
       {[-CYCLE, 0, CYCLE].map((turn) => (
-        <Lobe key={turn} w={w} turn={turn} y={y} h={h} x={x} />
+        <g key={turn}>
+          {ghost && <Lobe w={ghost} turn={turn} y={y} h={h} x={x} ghost />}
+          <Lobe w={w} turn={turn} y={y} h={h} x={x} />
+        </g>
+      ))}
+      {readings.map((r, i) => (
+        <line
+          // biome-ignore lint/suspicious/noArrayIndexKey: two readings may stand at one angle
+          key={i}
+          x1={x(wrap(r.crankDeg))}
+          x2={x(wrap(r.crankDeg))}
+          y1={y + 2}
+          y2={y + h - 2}
+          stroke="var(--accent)"
+          strokeWidth={2}
+        />
       ))}
       {stopsHere.map((s) => (
         <circle
@@ -221,12 +245,14 @@ function Lobe({
   y,
   h,
   x,
+  ghost = false,
 }: {
   w: Window;
   turn: number;
   y: number;
   h: number;
   x: (d: number) => number;
+  ghost?: boolean;
 }) {
   const half = openHalf(w);
   const a = w.centreDeg - half + turn;
@@ -240,5 +266,13 @@ function Lobe({
     const rise = Math.sin((Math.PI * i) / 24) ** 2;
     points.push(`${x(d).toFixed(1)} ${(base - rise * (h - 9)).toFixed(1)}`);
   }
-  return <polyline points={points.join(" ")} fill="none" stroke="var(--line)" strokeWidth={1.5} />;
+  return (
+    <polyline
+      points={points.join(" ")}
+      fill="none"
+      stroke={ghost ? "var(--muted)" : "var(--line)"}
+      strokeWidth={ghost ? 1.2 : 1.5}
+      strokeDasharray={ghost ? "5 4" : undefined}
+    />
+  );
 }

@@ -26,11 +26,23 @@ export const ROOMS = [
     ],
   },
   {
+    name: "Cam",
+    views: [
+      ["/engines/$id/cam", "Stands"],
+      ["/engines/$id/cam/lobes", "Lobes"],
+      ["/engines/$id/cam/side-by-side", "Side by side"],
+      ["/engines/$id/cam/clearance", "Clearance"],
+      ["/engines/$id/cam/pushrods", "Pushrods"],
+      ["/engines/$id/cam/float", "Float"],
+    ],
+  },
+  {
     name: "Set-up",
     views: [
       ["/engines/$id/setup", "Engine"],
       ["/engines/$id/setup/springs", "Spring limits"],
       ["/engines/$id/setup/changes", "Change schools"],
+      ["/engines/$id/setup/cam", "Cam bench"],
       ["/engines/$id/setup/files", "Files"],
     ],
   },
@@ -43,6 +55,7 @@ const ALSO: Record<string, (typeof ROOMS)[number]["name"]> = {
   "/spring-sheet": "Springs",
   "/spring-box": "Springs",
   "/order-sheet": "Springs",
+  "/cam/degree": "Cam",
 };
 
 /** Where a room was before, and where it is now. */

@@ -49,7 +49,10 @@ describe("the sheet as typed", () => {
   });
 
   it("carries what the bench measured untouched", () => {
-    const bench = { teamLashIntakeIn: 0.014, intake: { on: "1I", startDeg: -20, stepDeg: 2, liftIn: [0, 0.1] } };
+    const bench = {
+      teamLashIntakeIn: 0.014,
+      intake: { on: "1I", startDeg: -20, stepDeg: 2, liftIn: [0, 0.1] },
+    };
     const back = toSheet(toForm({ ...sheet, cam: { ...sheet.cam, bench } }, "mm"), "mm").sheet;
     expect(back.cam?.bench).toEqual(bench);
   });

@@ -1,0 +1,181 @@
+import { Link } from "@tanstack/react-router";
+import { useState } from "react";
+import { useSettings } from "../../shell/settings";
+import { Button, buttonClass } from "../../ui/Button";
+import { Notice } from "../../ui/Notice";
+import { lashText, unitName } from "../../units/lash";
+import { type BenchProps, CamFrame, Part } from "./CamFrame";
+import { degText, lateText, VERDICTS } from "./camWords";
+import { RingGaps } from "./RingGaps";
+
+/** Where the cam stands, and what else of it is known. */
+export function CamPage() {
+  return <CamFrame>{(bench) => <Stands {...bench} />}</CamFrame>;
+}
+
+function Stands({ engine, cam }: BenchProps) {
+  const [rings, setRings] = useState(false);
+  const last = cam.degreeings.find((d) => d.stands);
+  const params = { id: engine.id };
+  return (
+    <div className="grid gap-3 p-3">
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+        <div className="min-w-72 flex-1">
+          <p className="text-muted">
+            {cam.card ? `Against the card ${cam.card}` : "No cam card is written down yet"}
+          </p>
+          <p className="num text-5xl font-bold" data-cam-stands>
+            {last?.stands ? lateText(last.stands.lateDeg) : "not degreed"}
+          </p>
+          <p>
+            {last?.stands ? VERDICTS[last.stands.verdict] : "A wheel, a stop and a dial tell in ten minutes."}
+          </p>
+        </div>
+        <Button onClick={() => setRings(true)}>Ring gaps</Button>
+        {cam.timing ? (
+          <Link to="/engines/$id/cam/degree" params={params} className={buttonClass("now")}>
+            {last ? "Degree it again" : "Degree the cam"}
+          </Link>
+        ) : (
+          <Link to="/engines/$id/setup" params={params} className={buttonClass("now")}>
+            Write down the card
+          </Link>
+        )}
+      </div>
+      <div className="grid items-start gap-3 min-[1000px]:grid-cols-2">
+        <Degreed engine={engine} cam={cam} />
+        <div className="grid gap-3">
+          <Lashes engine={engine} cam={cam} />
+          <Basis engine={engine} cam={cam} />
+        </div>
+      </div>
+      {rings && <RingGaps boreIn={engine.sheet.bottomEnd?.boreIn} onClose={() => setRings(false)} />}
+    </div>
+  );
+}
+
+type Two = Pick<BenchProps, "engine" | "cam">;
+
+/** Over hours: a chain that stretches shows as later and later. */
+function Degreed({ engine, cam }: Two) {
+  const found = cam.degreeings.filter((d) => d.stands);
+  return (
+    <Part title="Degreed">
+      {found.length === 0 ? (
+        <p className="text-muted">Each time it is degreed stays here, by engine hours.</p>
+      ) : (
+        <table className="w-full">
+          <thead>
+            <tr className="text-left text-sm text-muted">
+              <th>at</th>
+              <th>ICL</th>
+              <th>ECL</th>
+              <th>LSA</th>
+              <th>advance</th>
+              <th>against the card</th>
+            </tr>
+          </thead>
+          <tbody className="num text-lg">
+            <tr className="border-t border-hair text-muted">
+              <td>card</td>
+              <td>{degText(cam.iclDeg)}</td>
+              <td>{degText(cam.eclDeg)}</td>
+              <td>{degText(cam.timing?.lsaDeg)}</td>
+              <td>{degText(cam.timing?.advanceDeg)}</td>
+              <td />
+            </tr>
+            {found.map((d) => (
+              <tr key={d.id} className="border-t border-hair">
+                <td>{d.sitting.engineHours.toFixed(1)} h</td>
+                <td>{degText(d.stands?.iclDeg)}</td>
+                <td>{degText(d.stands?.eclDeg)}</td>
+                <td>{degText(d.stands?.lsaDeg)}</td>
+                <td>{degText(d.stands?.advanceDeg)}</td>
+                <td className="font-bold">{lateText(d.stands?.lateDeg)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {found.length > 1 && <Moved first={found.at(-1)} last={found[0]} />}
+      {found.length > 0 && (
+        <p>
+          <Link to="/engines/$id/cam/degree" params={{ id: engine.id }}>
+            Readings and what the drive can do
+          </Link>
+        </p>
+      )}
+    </Part>
+  );
+}
+
+interface MovedProps {
+  first?: BenchProps["cam"]["degreeings"][number];
+  last?: BenchProps["cam"]["degreeings"][number];
+}
+
+function Moved({ first, last }: MovedProps) {
+  const by = (last?.stands?.lateDeg ?? 0) - (first?.stands?.lateDeg ?? 0);
+  const over = (last?.sitting.engineHours ?? 0) - (first?.sitting.engineHours ?? 0);
+  if (Math.abs(by) < 0.5) return null;
+  return (
+    <Notice tone={by > 0 ? "ask" : "know"}>
+      {`${Math.abs(by).toFixed(1)}° ${by > 0 ? "later" : "earlier"} than ${over.toFixed(1)} h before`}
+      {by > 0 && ": a chain or belt that stretches does that; unless somebody moved it"}
+    </Notice>
+  );
+}
+
+function Lashes({ engine, cam }: Two) {
+  const { unit } = useSettings();
+  const l = cam.lashes;
+  if (cam.hydraulic) return null;
+  const row = (name: string, intake?: number, exhaust?: number) => (
+    <tr className="border-t border-hair">
+      <th className="text-left font-normal">{name}</th>
+      <td>{lashText(intake, unit)}</td>
+      <td>{lashText(exhaust, unit)}</td>
+    </tr>
+  );
+  return (
+    <Part title={`Lash, ${unitName(unit)}, ${l.state.toLowerCase()}`}>
+      <table className="w-full">
+        <thead>
+          <tr className="text-left text-sm text-muted">
+            <th />
+            <th>intake</th>
+            <th>exhaust</th>
+          </tr>
+        </thead>
+        <tbody className="num text-lg">
+          {row("the card's", l.cardIntakeIn, l.cardExhaustIn)}
+          {row("lowest allowed", l.floorIntakeIn, l.floorExhaustIn)}
+          {row("the team's own", l.teamIntakeIn, l.teamExhaustIn)}
+        </tbody>
+      </table>
+      <p>
+        <Link to="/engines/$id/cam/side-by-side" params={{ id: engine.id }}>
+          What another lash would do
+        </Link>
+      </p>
+    </Part>
+  );
+}
+
+/** What windows, slack and durations rest on. */
+function Basis({ engine, cam }: Two) {
+  const on = (kind: "INTAKE" | "EXHAUST") =>
+    cam.measuredOn[kind] ? `the lobe measured on ${cam.measuredOn[kind]}` : "the card";
+  return (
+    <Part title="Free windows, slack and durations go by">
+      <p>
+        intake: <b>{on("INTAKE")}</b>; exhaust: <b>{on("EXHAUST")}</b>
+      </p>
+      <p>
+        <Link to="/engines/$id/cam/lobes" params={{ id: engine.id }}>
+          Measured lobes ({cam.lobes.length})
+        </Link>
+      </p>
+    </Part>
+  );
+}

@@ -1,0 +1,67 @@
+import { useState } from "react";
+import type { Schemas } from "../../api/client";
+import { ReadPanel } from "../../reading/ReadPanel";
+import { Field } from "../../ui/Field";
+import { Notice } from "../../ui/Notice";
+import { readNumber } from "../../units/load";
+import { ASKED, TRAPS } from "./camWords";
+import type { Figure, useReadings } from "./useSitting";
+
+interface GapReadProps {
+  engine: Schemas["EngineView"];
+  work: ReturnType<typeof useReadings>;
+  valve: string | undefined;
+  onValve: (v: string) => void;
+  school: NonNullable<Schemas["SittingSheet"]["school"]>;
+}
+
+/** Usual places to measure, degrees after gas-exchange TDC. */
+const usual = (valve: string) => (valve.includes("I") ? 10 : -10);
+
+/** The gap at one valve after another, from the number block; a key for one that was not reached. */
+export function GapRead({ engine, work, valve, onValve, school }: GapReadProps) {
+  const valves = engine.layout.banks.flatMap((b) => b.valves);
+  const of = (figures: Figure[], v: string) => figures.filter((f) => f.what === "GAP" && f.valve === v);
+  const next = (figures: Figure[], from: number) =>
+    valves.map((_, i) => (from + i) % valves.length).find((i) => of(figures, valves[i] ?? "").length === 0);
+  const first = valves[next(work.figures, 0) ?? 0] ?? "";
+  const here = valve ?? first;
+  const [angle, setAngle] = useState<string>();
+  const deg = readNumber((angle ?? String(usual(here))).replace("−", "-"));
+  const keep = (touched: boolean) => (figure: number) => {
+    work.read({ what: "GAP", valve: here, at: deg ?? usual(here), figure, touched });
+    const at = valves.indexOf(here);
+    const now = [...work.figures, { what: "GAP" as const, valve: here, at: 0, figure, touched }];
+    const on = next(now, at + 1);
+    if (on !== undefined) onValve(valves[on] ?? here);
+  };
+  const move = (by: number) =>
+    onValve(valves[(valves.indexOf(here) + by + valves.length) % valves.length] ?? here);
+  const asked = ASKED.GAP("");
+  return (
+    <ReadPanel
+      key={here}
+      place={here}
+      name={asked.name}
+      how={asked.how}
+      of="INCH"
+      taken={of(work.figures, here).map((f) => f.figure)}
+      initials={work.hand !== ""}
+      onKeep={keep(true)}
+      onMove={move}
+      onBack={() => work.takeBack((f) => f.what === "GAP" && f.valve === here)}
+      also={{ key: "n", words: "Not reached: at least this", onKeep: keep(false) }}
+    >
+      <div className="grid max-w-md gap-2">
+        <Field
+          label="Crank, degrees after TDC; before is minus"
+          inputMode="text"
+          value={angle ?? String(usual(here)).replace("-", "−")}
+          onChange={(e) => setAngle(e.target.value)}
+          error={deg === undefined || !(Math.abs(deg) <= 60) ? "an angle from −60 to 60" : undefined}
+        />
+      </div>
+      <Notice tone={school === "NO_SPRING" ? "care" : "know"}>{TRAPS[school]}</Notice>
+    </ReadPanel>
+  );
+}
