@@ -49,6 +49,7 @@ class DemoData implements ApplicationRunner {
   private final DemoSprings springs;
   private final DemoSets sets;
   private final DemoHeads heads;
+  private final DemoCam cam;
   private final DemoLifters lifters;
   private final DemoTurnaround turnaround;
 
@@ -60,6 +61,7 @@ class DemoData implements ApplicationRunner {
       DemoSprings springs,
       DemoSets sets,
       DemoHeads heads,
+      DemoCam cam,
       DemoLifters lifters,
       DemoTurnaround turnaround) {
     this.engines = engines;
@@ -69,6 +71,7 @@ class DemoData implements ApplicationRunner {
     this.springs = springs;
     this.sets = sets;
     this.heads = heads;
+    this.cam = cam;
     this.lifters = lifters;
     this.turnaround = turnaround;
   }
@@ -102,6 +105,7 @@ class DemoData implements ApplicationRunner {
         night,
         six,
         new DemoLifters.Season(DemoRounds::id, written::startOf, others::sixAt));
+    cam.fill(v8, six, new DemoCam.Dates(written::startOf, others::sixAt), DemoRounds::id);
     turnaround.fill(v8, four);
   }
 
