@@ -1,9 +1,12 @@
+import { useQuery } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import { useState } from "react";
+import { floats as floatsQuery } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
 import { lashText, unitName } from "../../units/lash";
+import { rpmText } from "../../units/rpm";
 import { type BenchProps, CamFrame, Part } from "./CamFrame";
 import { degText, lateText, VERDICTS } from "./camWords";
 import { RingGaps } from "./RingGaps";
@@ -47,6 +50,7 @@ function Stands({ engine, cam }: BenchProps) {
         <div className="grid gap-3">
           <Lashes engine={engine} cam={cam} />
           <Basis engine={engine} cam={cam} />
+          <Others engine={engine} cam={cam} />
         </div>
       </div>
       {rings && <RingGaps boreIn={engine.sheet.bottomEnd?.boreIn} onClose={() => setRings(false)} />}
@@ -133,8 +137,8 @@ function Lashes({ engine, cam }: Two) {
   const row = (name: string, intake?: number, exhaust?: number) => (
     <tr className="border-t border-hair">
       <th className="text-left font-normal">{name}</th>
-      <td>{lashText(intake, unit)}</td>
-      <td>{lashText(exhaust, unit)}</td>
+      <td className="num text-lg">{lashText(intake, unit)}</td>
+      <td className="num text-lg">{lashText(exhaust, unit)}</td>
     </tr>
   );
   return (
@@ -147,7 +151,7 @@ function Lashes({ engine, cam }: Two) {
             <th>exhaust</th>
           </tr>
         </thead>
-        <tbody className="num text-lg">
+        <tbody>
           {row("the card's", l.cardIntakeIn, l.cardExhaustIn)}
           {row("lowest allowed", l.floorIntakeIn, l.floorExhaustIn)}
           {row("the team's own", l.teamIntakeIn, l.teamExhaustIn)}
@@ -176,6 +180,48 @@ function Basis({ engine, cam }: Two) {
           Measured lobes ({cam.lobes.length})
         </Link>
       </p>
+    </Part>
+  );
+}
+
+/** The other benches, each with what it last said. */
+function Others({ engine, cam }: Two) {
+  const params = { id: engine.id };
+  const gaps = cam.clearances[0];
+  const rods = cam.pushrods[0];
+  const floats = useQuery(floatsQuery(engine.id)).data;
+  const weakest = floats?.sides
+    .flatMap((s) => (s.weakest ? [s.weakest] : []))
+    .sort((a, b) => a.next.rpm - b.next.rpm)[0];
+  return (
+    <Part title="On the bench">
+      <ul className="grid gap-1">
+        <li>
+          <Link to="/engines/$id/cam/clearance" params={params}>
+            Piston to valve
+          </Link>
+          : {gaps ? `${gaps.readings} readings at ${gaps.sitting.engineHours.toFixed(1)} h` : "not measured"}
+        </li>
+        <li>
+          <Link to="/engines/$id/cam/pushrods" params={params}>
+            Pushrods
+          </Link>
+          : {rods ? `${rods.readings} readings at ${rods.sitting.engineHours.toFixed(1)} h` : "not measured"}
+        </li>
+        <li>
+          <Link to="/engines/$id/cam/float" params={params}>
+            Springs hold the cam
+          </Link>
+          :{" "}
+          {weakest ? (
+            <>
+              to <b className="num text-lg">{rpmText(weakest.next.rpm)}</b> rpm after the next event
+            </>
+          ) : (
+            "not known yet"
+          )}
+        </li>
+      </ul>
     </Part>
   );
 }

@@ -115,10 +115,10 @@ function Degreeing({ engine, cam, degree, onAnew }: DegreeingProps) {
         </div>
         <div className="grid gap-2">
           <Found degree={degree} />
-          <Ribbon engine={engine} degree={degree} figures={work.figures} />
           {degree.stands && <Corrections degree={degree} marked={cam.bench.driveMarked ?? "CRANK"} />}
         </div>
       </div>
+      <Ribbon engine={engine} degree={degree} figures={work.figures} />
     </div>
   );
 }
@@ -171,7 +171,7 @@ function Found({ degree }: { degree: Degree }) {
           {degree.zeroStandsDeg === 0
             ? "the pointer is right"
             : degree.sitting.pointerMoved
-              ? `move the pointer by ${degText(Math.abs(degree.zeroStandsDeg))} before the next reading`
+              ? `the pointer is moved by ${degText(Math.abs(degree.zeroStandsDeg))} before the lobes are read`
               : "taken off every reading"}
         </p>
       )}

@@ -10,8 +10,9 @@ import { buttonClass } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { Notice } from "../../ui/Notice";
 import { loadText, loadUnit } from "../../units/load";
+import { rpmText as rpm } from "../../units/rpm";
 import { type BenchProps, CamFrame, Part } from "./CamFrame";
-import { MISSING, rpmText as rpm } from "./camWords";
+import { MISSING } from "./camWords";
 import { Curves, Kinds } from "./FloatParts";
 
 type Side = Schemas["FloatSide"];

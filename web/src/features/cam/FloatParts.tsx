@@ -2,8 +2,8 @@ import type { Schemas } from "../../api/client";
 import { Chart, Level, Moment, pathOf } from "../../charts/Chart";
 import { useSettings } from "../../shell/settings";
 import { loadText, loadUnit } from "../../units/load";
+import { rpmText } from "../../units/rpm";
 import { Part } from "./CamFrame";
-import { rpmText } from "./camWords";
 
 type Side = Schemas["FloatSide"];
 
@@ -71,6 +71,7 @@ export function Curves({ side, topRpm }: { side: Side; topRpm: number }) {
 /** Every kind of spring in the fitted one's place. */
 export function Kinds({ side }: { side: Side }) {
   const { unit } = useSettings();
+  const wires = side.kinds.some((k) => k.wires.length > 0);
   const kinds = [...side.kinds].sort((a, b) => b.floats.rpm - a.floats.rpm);
   return (
     <Part title="Other springs in its place, new">
@@ -81,7 +82,7 @@ export function Kinds({ side }: { side: Side }) {
               <th>kind</th>
               <th>floats at, rpm</th>
               <th>on the lobe, standing / at speed, {loadUnit(unit)}</th>
-              <th>wire</th>
+              {wires && <th>wire</th>}
             </tr>
           </thead>
           <tbody>
@@ -96,23 +97,27 @@ export function Kinds({ side }: { side: Side }) {
                 <td className="num">
                   {loadText(k.floats.standingLbf, unit, 0)} / {loadText(k.floats.atSpeedLbf, unit, 0)}
                 </td>
-                <td className="text-sm text-muted">
-                  {k.wires
-                    .map(
-                      (w) =>
-                        `${w.factor === undefined ? "" : `life ${w.factor.toFixed(2)}, `}surge ${w.surgeRatio?.toFixed(0) ?? "–"}×`,
-                    )
-                    .join("; ")}
-                </td>
+                {wires && (
+                  <td className="text-sm text-muted">
+                    {k.wires
+                      .map(
+                        (w) =>
+                          `${w.factor === undefined ? "" : `life ${w.factor.toFixed(2)}, `}surge ${w.surgeRatio?.toFixed(0) ?? "–"}×`,
+                      )
+                      .join("; ")}
+                  </td>
+                )}
               </tr>
             ))}
           </tbody>
         </table>
       </div>
-      <p className="text-sm text-muted">
-        Life is Goodman's factor between shut and open: below 1 the wire will tire. Surge is its frequency
-        over the cam's; machines ask 15 to 20, racing springs sit lower, so only compare.
-      </p>
+      {wires && (
+        <p className="text-sm text-muted">
+          Life is Goodman's factor between shut and open: below 1 the wire will tire. Surge is its frequency
+          over the cam's; machines ask 15 to 20, racing springs sit lower, so only compare.
+        </p>
+      )}
     </Part>
   );
 }

@@ -53,6 +53,8 @@ export function GapPanel({ view, valve }: GapPanelProps) {
         {view.centreFrom
           ? "centres as the cam was last degreed"
           : "centres by the card: the cam was not degreed"}
+        {valve.curve.some((a) => a.provesIn !== undefined) &&
+          "; dotted: more than spring or dial can prove there"}
       </p>
     </Part>
   );

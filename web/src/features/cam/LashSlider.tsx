@@ -49,9 +49,9 @@ export function LashSlider({ engine, cam, again }: BenchProps) {
   const gained = row.figures.intake.netIn - card.figures.intake.netIn;
   const line = (name: string, intake: string, exhaust: string) => (
     <tr className="border-t border-hair">
-      <th className="text-left font-sans text-sm font-normal text-muted">{name}</th>
-      <td>{intake}</td>
-      <td>{exhaust}</td>
+      <th className="text-left text-sm font-normal text-muted">{name}</th>
+      <td className="num text-lg">{intake}</td>
+      <td className="num text-lg">{exhaust}</td>
     </tr>
   );
   const { intake, exhaust } = row.figures;
@@ -83,7 +83,7 @@ export function LashSlider({ engine, cam, again }: BenchProps) {
             <th>exhaust</th>
           </tr>
         </thead>
-        <tbody className="num text-lg">
+        <tbody>
           {line("net lift", heightText(intake.netIn, unit), heightText(exhaust.netIn, unit))}
           {line("valve moves over", boundsText(intake.movingDeg), boundsText(exhaust.movingDeg))}
           {line("opens", boundsText(intake.opensDeg), boundsText(exhaust.opensDeg))}

@@ -32,7 +32,7 @@ function Sides({ engine, cam, again }: BenchProps) {
   if (!query.data) return query.error ? <Problem error={query.error} /> : <Waiting />;
   const { cams, mixed } = query.data;
   const first = cams[0];
-  const other = cams.find((c) => c.otherId === against) ?? cams.find((c) => c.otherId);
+  const other = cams.find((c) => c.otherId && c.otherId === against) ?? cams.find((c) => c.otherId);
   return (
     <div className="grid gap-3 p-3">
       <div className="flex flex-wrap items-center gap-3">
@@ -140,12 +140,12 @@ function Table({ cams, card, onShow }: TableProps) {
               ))}
             </tr>
           </thead>
-          <tbody className="num">
+          <tbody>
             {LINES.map(([name, text]) => (
               <tr key={name} className="border-t border-hair">
-                <th className="py-1 text-left font-sans text-sm font-normal text-muted">{name}</th>
+                <th className="py-1 text-left text-sm font-normal text-muted">{name}</th>
                 {cams.map((c) => (
-                  <td key={c.otherId ?? c.name} className="px-2 whitespace-nowrap">
+                  <td key={c.otherId ?? c.name} className="num px-2 whitespace-nowrap">
                     {text(c, unit)}
                   </td>
                 ))}

@@ -25,10 +25,6 @@ export function boundsText(b: Schemas["BoundsView"] | undefined, digits = 0, uni
 export const gapText = (inch: number | undefined, unit: LashUnit): string =>
   inch === undefined ? "–" : `${heightText(inch, unit).replace("-", "−")} ${heightUnit(unit)}`;
 
-/** Engine speed to the nearest ten. */
-export const rpmText = (v: number | undefined): string =>
-  v === undefined ? "–" : (Math.round(v / 10) * 10).toLocaleString("en");
-
 interface Asked {
   place: string;
   name: string;

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import type { Schemas } from "../../api/client";
-import { lashHistory, pockets, springLife } from "../../api/queries";
+import { floats, lashHistory, pockets, springLife } from "../../api/queries";
 import { LashChart } from "../../charts/LashChart";
 import { kindOf } from "../../plan/geometry";
 import { MARKS, MarkIcon } from "../../plan/verdict";
@@ -9,6 +9,7 @@ import { useSettings } from "../../shell/settings";
 import { buttonClass } from "../../ui/Button";
 import { unitName } from "../../units/lash";
 import { heightText, heightUnit, loadText, loadUnit } from "../../units/load";
+import { rpmText } from "../../units/rpm";
 import { wayText } from "../../words/adjust";
 import { PocketRemarks } from "../spring/PocketRemarks";
 import { LifeChart } from "./LifeChart";
@@ -35,12 +36,30 @@ export function SpringPanel({ engineId, spring }: SpringPanelProps) {
         </span>
       </h2>
       <Numbers said={spring.said} />
+      <LossInSpeed engineId={engineId} spring={spring} />
       {life && <LifeChart life={life} height={210} />}
       <Reasons said={spring.said} />
       {life && <LashAbove engineId={engineId} spring={spring} life={life} />}
       <InPocket engineId={engineId} spring={spring} />
       {life && life.fittings.length > 0 && <Fittings life={life} />}
     </section>
+  );
+}
+
+/** What its loss costs in engine speed, where the cam bench knows enough to say. */
+function LossInSpeed({ engineId, spring }: SpringPanelProps) {
+  const own = useQuery(floats(engineId))
+    .data?.sides.flatMap((s) => s.springs)
+    .find((s) => s.valve === spring.position);
+  if (!own) return null;
+  return (
+    <p>
+      holds the cam to <b className="num text-lg">{rpmText(own.next.rpm)}</b> rpm after the next event; its
+      loss costs <b className="num text-lg">{rpmText(own.lostRpm)}</b> rpm.{" "}
+      <Link to="/engines/$id/cam/float" params={{ id: engineId }}>
+        Float margin
+      </Link>
+    </p>
   );
 }
 
