@@ -357,6 +357,13 @@ export const dial = (live: boolean) =>
     refetchInterval: (q) => (live && q.state.data?.connected ? 250 : false),
   });
 
+export const encoder = (live: boolean) =>
+  queryOptions({
+    queryKey: ["encoder"],
+    queryFn: () => answered(api.GET("/api/encoder")),
+    refetchInterval: (q) => (live && q.state.data?.connected ? 250 : false),
+  });
+
 /** All heads with a record of their own. */
 export const heads = () =>
   queryOptions({ queryKey: ["heads"], queryFn: () => answered(api.GET("/api/heads")) });

@@ -932,6 +932,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/encoder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["encoder"];
+        put: operations["connectEncoder"];
+        post?: never;
+        delete: operations["letEncoderGo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/encoder/place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["turnEncoder"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dial": {
         parameters: {
             query?: never;
@@ -4833,6 +4865,22 @@ export interface components {
         TakenIn: {
             /** Format: uuid */
             id: string;
+        };
+        EncoderNow: {
+            connected: boolean;
+            name?: string;
+            address?: string;
+            /** Format: double */
+            wheelDeg: number;
+            steady: boolean;
+            trouble?: string;
+            suggested?: string;
+            serialPorts: string[];
+        };
+        EncoderAt: {
+            reading: string;
+            /** Format: double */
+            heightIn: number;
         };
         DialNow: {
             connected: boolean;
@@ -9034,6 +9082,94 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TakenIn"];
+                };
+            };
+        };
+    };
+    encoder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EncoderNow"];
+                };
+            };
+        };
+    };
+    connectEncoder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Connection"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EncoderNow"];
+                };
+            };
+        };
+    };
+    letEncoderGo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EncoderNow"];
+                };
+            };
+        };
+    };
+    turnEncoder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EncoderAt"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EncoderNow"];
                 };
             };
         };

@@ -6,10 +6,17 @@ export type FigureUnit = "INCH" | "LBF" | "CC" | "DEG" | "PERCENT";
 
 /** As typed, in the person's unit where it has two. */
 export function readFigure(text: string, of: FigureUnit | undefined, unit: LashUnit): number | undefined {
-  if (of === "INCH") return readHeight(text, unit);
+  if (of === "INCH") return readInch(text.trim(), unit);
   if (of === "LBF") return readLoad(text, unit);
   const v = text.trim() === "" ? Number.NaN : Number(text.trim().replace(",", "."));
   return Number.isFinite(v) ? v : undefined;
+}
+
+/** A length may lie on the other side of what it is read from. */
+function readInch(text: string, unit: LashUnit): number | undefined {
+  if (!/^[-−]/.test(text)) return readHeight(text, unit);
+  const away = readHeight(text.slice(1), unit);
+  return away === undefined ? undefined : -away;
 }
 
 const NAMES: Record<FigureUnit, (unit: LashUnit) => string> = {

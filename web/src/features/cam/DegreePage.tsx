@@ -12,6 +12,7 @@ import { type BenchProps, CamFrame, Part } from "./CamFrame";
 import { Corrections } from "./Corrections";
 import { ASKED, degText, lateText } from "./camWords";
 import { DegreeStart } from "./DegreeStart";
+import { EncoderPart } from "./EncoderPart";
 import { Ribbon } from "./Ribbon";
 import { type Figure, type Known, useReadings } from "./useSitting";
 
@@ -75,6 +76,9 @@ function Degreeing({ engine, cam, degree, onAnew }: DegreeingProps) {
     if (next < 0) setDone(true);
     else setAt(next);
   };
+  const take = (deg: number) => {
+    if (work.hand !== "") keep(deg);
+  };
   const asked = now && ASKED[now.what](`${heightText(now.heightIn, unit)} ${heightUnit(unit)}`);
   return (
     <div className="grid gap-2 p-2">
@@ -101,7 +105,9 @@ function Degreeing({ engine, cam, degree, onAnew }: DegreeingProps) {
               onKeep={keep}
               onMove={(by) => setAt((at + by + wanted.length) % wanted.length)}
               onBack={() => work.takeBack((f) => f.what === now.what && (f.at ?? 0) === now.heightIn)}
-            />
+            >
+              <EncoderPart what={now.what} heightIn={now.heightIn} onTake={take} />
+            </ReadPanel>
           )}
           <Readings
             wanted={wanted}

@@ -3,10 +3,10 @@ import { useState } from "react";
 import { ApiProblem, answered, api, type Schemas, type Valve, wordsOf } from "../../api/client";
 import { dial as dialQuery } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
-import { Button, buttonClass } from "../../ui/Button";
+import { buttonClass } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
 import { heightText, heightUnit } from "../../units/load";
-import { ConnectSheet } from "../device/ConnectSheet";
+import { Needle } from "../device/Needle";
 import { usePlaced } from "../device/usePlaced";
 import { foundText } from "./foundText";
 
@@ -27,45 +27,20 @@ interface DialPartProps {
 export function DialPart({ valve, now, onTake }: DialPartProps) {
   const { unit } = useSettings();
   const queries = useQueryClient();
-  const [asking, setAsking] = useState(false);
   return (
     <div className="grid content-start gap-2" data-own-keys>
-      {now?.trouble && <Notice tone="stop">{now.trouble}</Notice>}
-      {now?.connected && (
-        <div className="flex flex-wrap items-center gap-3">
-          <span
-            className={`num min-w-36 text-right text-5xl ${now.steady ? "text-ok" : "text-muted"}`}
-            role="status"
-            aria-label={`Dial shows ${heightText(now.liftIn, unit)}, ${now.steady ? "steady" : "moving"}`}
-          >
-            {heightText(now.liftIn, unit)}
-          </span>
-          <span className="w-24 text-sm text-muted">
-            {heightUnit(unit)} {now.steady ? "steady" : "moving …"}
-          </span>
-          <Button
-            look={now.steady ? "now" : "plain"}
-            disabled={!now.steady}
-            onClick={() => onTake(now.liftIn)}
-          >
-            Take it (T)
-          </Button>
-        </div>
-      )}
+      <Needle
+        noun="dial"
+        now={now}
+        text={heightText(now?.liftIn, unit)}
+        unit={heightUnit(unit)}
+        onTake={() => now && onTake(now.liftIn)}
+        connect={(to) => answered(api.PUT("/api/dial", { body: to }))}
+        onConnected={(d) => queries.setQueryData(dialQuery(true).queryKey, d)}
+      />
       <div className="flex flex-wrap gap-2">
-        {now && !now.connected && <Button onClick={() => setAsking(true)}>Connect a dial</Button>}
         <TableFile key={valve} valve={valve} onTake={onTake} />
       </div>
-      {asking && now && (
-        <ConnectSheet
-          noun="dial"
-          suggested={now.suggested}
-          serialPorts={now.serialPorts}
-          connect={(to) => answered(api.PUT("/api/dial", { body: to }))}
-          onConnected={(d) => queries.setQueryData(dialQuery(true).queryKey, d)}
-          onClose={() => setAsking(false)}
-        />
-      )}
     </div>
   );
 }

@@ -31,6 +31,9 @@ public final class Ratios {
     if (has(results, "springs16tests60")) {
       springs(results);
     }
+    if (has(results, "sliderGaps")) {
+      cam(results);
+    }
     if (has(results, "millionRowsTallied")) {
       double ours = of(results, "millionRowsTallied");
       double bare = of(results, "millionRowsReadBare");
@@ -64,6 +67,18 @@ public final class Ratios {
     say(
         "one dense factor by the numeric library: %.1f ms, %.1f times as long as all verdicts",
         dense, dense / usual);
+  }
+
+  private static void cam(Collection<RunResult> results) {
+    double gaps = of(results, "sliderGaps");
+    double margin = of(results, "sliderMargin");
+    say(
+        "16 least gaps and two curves: %.0f µs, %.1f times the bare arithmetic",
+        gaps, gaps / of(results, "bareGaps"));
+    say(
+        "a margin over 46 speeds with bounds: %.0f µs, %.1f times the bare arithmetic",
+        margin, margin / of(results, "bareMargin"));
+    say("a lift table smoothed: %.1f ms, once", of(results, "tableSmoothed") / 1000);
   }
 
   private static boolean has(Collection<RunResult> results, String name) {

@@ -329,6 +329,17 @@ final class Browser implements AutoCloseable {
     return this;
   }
 
+  /** The same into a box for files that is named by itself. */
+  Browser uploadTo(String name, Path file) {
+    By box = By.cssSelector("input[type=file][aria-label='" + name + "']");
+    await(
+        () -> {
+          driver.findElement(box).sendKeys(file.toAbsolutePath().toString());
+          return true;
+        });
+    return this;
+  }
+
   /** Goes back with Shift and Tab until the named box has the focus. */
   Browser tabBackTo(String name) {
     for (int i = 0; i < 160; i++) {

@@ -380,6 +380,11 @@ class DemoJourneyTest {
     browser.open(shim.url("/engines/" + engine("Hill V8") + "/springs"));
     browser.press("3E, ").sees("In its pocket");
     browser.picture(folder.resolve("spring-life.png"));
+    for (String cam : List.of("", "/clearance", "/float")) {
+      browser.open(shim.url("/engines/" + engine("Hill V8") + "/cam" + cam));
+      browser.await(() -> !browser.text().contains("One moment"));
+      browser.picture(folder.resolve("cam" + cam.replace('/', '-') + ".png"));
+    }
     browser.size(800, 1280);
     browser.open(shim.url("/jobs/" + job(engine("Paddock four"))));
     new Walker(browser, shim).to("2E:SPRING_OUT");

@@ -1,5 +1,6 @@
 package shim.app.demo;
 
+import java.io.IOException;
 import java.time.Instant;
 import java.util.List;
 import java.util.Random;
@@ -11,6 +12,7 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import shim.app.cam.CamBook;
 import shim.app.cam.CamSheets;
+import shim.app.device.Encoder;
 import shim.app.engine.Engines;
 import shim.core.cam.CamDrive;
 import shim.core.cam.CamMeasure;
@@ -37,12 +39,44 @@ class DemoCam {
   /** The intake whose pocket is cut short. */
   private static final String SHORT = "6I";
 
+  /** How late the chain leaves it by now, crank degrees. */
+  private static final double LATE_DEG = 1.5;
+
   private final CamBook book;
   private final Engines engines;
+  private final Encoder encoder;
 
-  DemoCam(CamBook book, Engines engines) {
+  DemoCam(CamBook book, Engines engines, Encoder encoder) {
     this.book = book;
     this.engines = engines;
+    this.encoder = encoder;
+  }
+
+  /** An encoder on the hill V8's crank: its cam stands as late as it was last found. */
+  void connect() {
+    try {
+      SimulatedInstrument simulated =
+          new SimulatedInstrument(
+              new SimulatedInstrument.Nature(
+                  "ENCODER crank, simulated", "ANGLE %.2f deg", 0.0002, DemoCam::wheelDeg));
+      encoder.suggest(simulated.address());
+    } catch (IOException e) {
+      throw new IllegalStateException("the simulated encoder could not start", e);
+    }
+  }
+
+  private static double wheelDeg(String reading, double underIn) {
+    double i = half(LobeSeason.ofCard(0.430, 284, 256), underIn);
+    double e = half(LobeSeason.ofCard(0.425, 290, 262), underIn);
+    return switch (reading) {
+      case "STOP_BEFORE" -> 29.5;
+      case "STOP_AFTER" -> 30.5;
+      case "INTAKE_UP" -> 106 + LATE_DEG - i;
+      case "INTAKE_DOWN" -> 106 + LATE_DEG + i;
+      case "EXHAUST_UP" -> 114 - LATE_DEG + e;
+      case "EXHAUST_DOWN" -> 114 - LATE_DEG - e;
+      default -> Double.NaN;
+    };
   }
 
   /** Engines with the dates their hours fall on. */
@@ -52,7 +86,7 @@ class DemoCam {
     book.putBench(v8, bench(), null, HAND);
     lobes(v8, id);
     degree(id.apply("degreed new"), v8, 0.3, 0.3, dates.v8());
-    degree(id.apply("degreed late"), v8, 8.9, 1.5, dates.v8());
+    degree(id.apply("degreed late"), v8, 8.9, LATE_DEG, dates.v8());
     bigger(v8, id.apply("bigger cam"));
     clearances(v8, id.apply("clearances"), dates.v8());
     pushrods(six, id.apply("six pushrods"), dates.six());

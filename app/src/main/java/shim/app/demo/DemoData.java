@@ -85,6 +85,7 @@ class DemoData implements ApplicationRunner {
     if (engines.all().stream().anyMatch(e -> e.id().equals(v8))) {
       springs.connect(v8, DemoRounds::id);
       lifters.connect(v8);
+      cam.connect();
     }
   }
 

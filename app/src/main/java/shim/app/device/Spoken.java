@@ -2,6 +2,7 @@ package shim.app.device;
 
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import shim.core.unit.Units;
 
 /** One line of the protocol, as an instrument speaks it. */
@@ -12,14 +13,19 @@ sealed interface Spoken {
   /** A lift over the base circle, inch whatever unit it was spoken in. */
   record Lift(double inch) implements Spoken {}
 
+  /** Degrees of the crank on a wheel. */
+  record Angle(double deg) implements Spoken {}
+
   /** Who it is. */
   record Name(String name) implements Spoken {}
+
+  /** What an instrument calls itself before its name. */
+  Set<String> INSTRUMENTS = Set.of("TESTER", "DIAL", "ENCODER");
 
   /** Reads a line; empty for what is not of the protocol. */
   static Optional<Spoken> parse(String line) {
     String[] words = line.strip().split("\\s+", 3);
-    if (words.length >= 2
-        && (words[0].equalsIgnoreCase("TESTER") || words[0].equalsIgnoreCase("DIAL"))) {
+    if (words.length >= 2 && INSTRUMENTS.contains(words[0].toUpperCase(Locale.ROOT))) {
       return Optional.of(new Name(line.strip().substring(words[0].length()).strip()));
     }
     if (words.length < 2) {
@@ -29,6 +35,8 @@ sealed interface Spoken {
     return switch (words[0].toUpperCase(Locale.ROOT)) {
       case "LOAD" -> figure(words[1]).flatMap(f -> lbf(f, unit)).map(Load::new);
       case "LIFT" -> figure(words[1]).flatMap(f -> inch(f, unit)).map(Lift::new);
+      case "ANGLE" ->
+          figure(words[1]).filter(f -> unit.isEmpty() || unit.equals("deg")).map(Angle::new);
       default -> Optional.empty();
     };
   }
