@@ -221,7 +221,7 @@ const farOver = (f: Figures) =>
 const heat = (state: string) => (state === "HOT" ? "hot" : "cold");
 
 const fromCard = (f: Figures, state: string) =>
-  `the card's ${heat(state)} ${f.lash("cardIn")} ${f.signed("shiftThou")}`;
+  `the ${heat(state)} figure ${f.lash("cardIn")} ${f.signed("shiftThou")}`;
 
 const table = (f: Figures, state: string, of: string) =>
   `${fromCard(f, state)}: the usual table for ${of}${f.above0("waits") ? ", until a hot and a cold round have met" : ""}`;

@@ -14,7 +14,7 @@ type Kind = Schemas["KindBench"];
 
 /** What is set once for the bench: the drive, valve angles, limits and weights. */
 export function CamSetupPage() {
-  return <CamFrame>{(bench) => <Setup key={bench.cam.benchVersion} {...bench} />}</CamFrame>;
+  return <CamFrame>{(bench) => <Setup {...bench} />}</CamFrame>;
 }
 
 const kind = (unit: LashUnit, was?: Kind) =>

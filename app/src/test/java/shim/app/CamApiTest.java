@@ -255,6 +255,35 @@ class CamApiTest extends ApiTest {
         .isLessThan(number(room, "$.degreeings[0].corrections[?(@.mark==0)].leastIntakeIn"));
   }
 
+  /** What was measured with one cam stays measured with it when another card is written down. */
+  @Test
+  void aGapKeepsTheCamItWasMeasuredWith() {
+    put("/api/engines/" + engine + "/cam/bench", ANGLES);
+    String id = sitting("CLEARANCE", "");
+    read(id, "GAP", 0.120, ",\"valve\":\"1I\",\"at\":10,\"touched\":true");
+    String least = "$.valves[?(@.valve=='1I')].leastIn";
+    double four = number(text(get("/api/cam-sittings/" + id + "/clearance?advanceDeg=4")), least);
+    String earlier =
+        resource("v8.json")
+            .replace("\"bottomEnd\":{", BOTTOM)
+            .replace("\"intakeCentreDeg\":106", "\"intakeCentreDeg\":102")
+            .replace("\"lsaDeg\":110", "\"lsaDeg\":108");
+    assertThat(put("/api/engines/" + engine, earlier)).hasStatusOk();
+    assertThat(number(text(get("/api/cam-sittings/" + id + "/clearance")), least))
+        .isCloseTo(four, within(1e-9));
+  }
+
+  @Test
+  void weightsThatCannotBeAreRefusedWhereTheyAreWritten() {
+    for (String bad : List.of("-5", "2001", "1e300")) {
+      assertThat(
+              put(
+                  "/api/engines/" + engine + "/cam/bench",
+                  "{\"bench\":{\"intake\":{\"valveG\":%s}},\"hand\":\"KV\"}".formatted(bad)))
+          .hasStatus4xxClientError();
+    }
+  }
+
   @Test
   void camsSideBySideWarnAboutSolidAndHydraulic() {
     String other = UUID.randomUUID().toString();

@@ -53,7 +53,7 @@ class DocumentsTest extends ApiTest {
       case ASSEMBLY_PLAN -> named("shim.app.head.AssemblyPlanner$AssemblyPlanned");
       case HEADS_ON_PLAN -> named("shim.app.head.HeadsOnPlanner$HeadsOnPlanned");
       case CAM_BENCH -> named("shim.app.cam.CamSheets$BenchSheet");
-      case CAM_SITTING -> named("shim.app.cam.CamSheets$SittingSheet");
+      case CAM_SITTING -> named("shim.app.cam.CamSheets$SittingKept");
       case LOBE_TABLE -> named("shim.app.cam.CamSheets$LobeTableSheet");
       case OTHER_CAM -> named("shim.app.cam.CamSheets$OtherCamSheet");
       case PART_KIND -> named("shim.app.stock.Written$PartSheet");

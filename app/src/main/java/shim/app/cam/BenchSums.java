@@ -166,6 +166,13 @@ final class BenchSums {
     return new Engines.Stored(stored.id(), stored.name(), stored.version(), sheet);
   }
 
+  /** The same card, whatever the bench found of it since. */
+  static boolean sameCam(EngineSheet a, EngineSheet b) {
+    CamSheet one = a.cam();
+    CamSheet other = b.cam();
+    return one == null || other == null ? one == other : with(one, null).equals(with(other, null));
+  }
+
   /** This engine with another cam in; refused in words where its card is none. */
   static Engines.Stored withCam(Engines.Stored stored, OtherCamSheet other) {
     EngineSheet sheet = stored.sheet();

@@ -2,6 +2,8 @@ package shim.app.cam;
 
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -12,9 +14,9 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.cam.CamSheets.BenchSheet;
-import shim.app.cam.CamSheets.DialOn;
 import shim.app.cam.CamSheets.LobeTableSheet;
 import shim.app.cam.CamSheets.OtherCamSheet;
+import shim.app.cam.CamSheets.SittingKept;
 import shim.app.cam.CamSheets.SittingKind;
 import shim.app.cam.CamSheets.SittingSheet;
 import shim.app.engine.Engines;
@@ -83,6 +85,9 @@ public class CamBook {
   public void putBench(UUID engineId, BenchSheet sheet, @Nullable Integer basedOn, String hand) {
     engines.get(engineId);
     BenchSums.drive(sheet);
+    for (ValveKind kind : ValveKind.values()) {
+      BenchSums.train(BenchSums.kind(sheet, kind));
+    }
     sheets.put(
         benchId(engineId),
         Documents.Kind.CAM_BENCH,
@@ -91,22 +96,27 @@ public class CamBook {
   }
 
   public void putSitting(UUID id, SittingSheet sheet) {
-    engines.get(sheet.engineId());
-    Optional<Sheets.Kept<SittingSheet>> known = kept(id);
+    EngineSheet now = engines.get(sheet.engineId()).sheet();
+    Optional<Sheets.Kept<SittingKept>> known = kept(id);
     sheets.put(
         id.toString(),
         Documents.Kind.CAM_SITTING,
-        sheet,
+        new SittingKept(sheet, known.map(k -> k.sheet().engine()).orElse(now)),
         new Sheets.Change(
             sheet.engineId(), known.map(Sheets.Kept::version).orElse(null), sheet.hand()));
   }
 
-  private Optional<Sheets.Kept<SittingSheet>> kept(UUID id) {
-    return sheets.of(id.toString(), Documents.Kind.CAM_SITTING, SittingSheet.class);
+  private Optional<Sheets.Kept<SittingKept>> kept(UUID id) {
+    return sheets.of(id.toString(), Documents.Kind.CAM_SITTING, SittingKept.class);
   }
 
   @Transactional(readOnly = true)
   SittingSheet sitting(UUID id) {
+    return whole(id).sitting();
+  }
+
+  @Transactional(readOnly = true)
+  SittingKept whole(UUID id) {
     return kept(id)
         .map(Sheets.Kept::sheet)
         .orElseThrow(() -> Refusal.notFound("there is no such sitting at the bench here"));
@@ -114,17 +124,15 @@ public class CamBook {
 
   /** Sittings of a kind, the last first. */
   @Transactional(readOnly = true)
-  List<Map.Entry<UUID, SittingSheet>> sittings(UUID engineId, SittingKind kind) {
-    return sheets.of(engineId, Documents.Kind.CAM_SITTING, SittingSheet.class).entrySet().stream()
+  List<Map.Entry<UUID, SittingKept>> sittings(UUID engineId, SittingKind kind) {
+    return sheets.of(engineId, Documents.Kind.CAM_SITTING, SittingKept.class).entrySet().stream()
         .map(e -> Map.entry(UUID.fromString(e.getKey()), e.getValue().sheet()))
-        .filter(e -> e.getValue().kind() == kind)
+        .filter(e -> e.getValue().sitting().kind() == kind)
         .sorted(
-            (a, b) -> {
-              int hours = Double.compare(b.getValue().engineHours(), a.getValue().engineHours());
-              return hours != 0
-                  ? hours
-                  : b.getValue().startedAt().compareTo(a.getValue().startedAt());
-            })
+            Comparator.comparing(
+                    (Map.Entry<UUID, SittingKept> e) -> e.getValue().sitting().engineHours())
+                .thenComparing(e -> e.getValue().sitting().startedAt())
+                .reversed())
         .toList();
   }
 
@@ -192,9 +200,21 @@ public class CamBook {
     readings.saveAndFlush(row);
   }
 
+  /** Lift tables of an engine that were not put aside, of valves it has. */
   @Transactional(readOnly = true)
-  Map<String, Sheets.Kept<LobeTableSheet>> lobes(UUID engineId) {
-    return sheets.of(engineId, Documents.Kind.LOBE_TABLE, LobeTableSheet.class);
+  Map<UUID, LobeTableSheet> lobes(UUID engineId, Engine engine) {
+    Map<UUID, LobeTableSheet> all = new LinkedHashMap<>();
+    sheets
+        .of(engineId, Documents.Kind.LOBE_TABLE, LobeTableSheet.class)
+        .forEach(
+            (id, k) -> {
+              LobeTableSheet l = k.sheet();
+              boolean here = engine.layout().positions().contains(Position.parse(l.valve()));
+              if (here && !Boolean.TRUE.equals(l.removed())) {
+                all.put(UUID.fromString(id), l);
+              }
+            });
+    return all;
   }
 
   @Transactional(readOnly = true)
@@ -223,8 +243,7 @@ public class CamBook {
 
   /** A lift table as the smooth lobe it is; refused in words where it is none. */
   static SmoothLobe smooth(LobeTableSheet sheet, Engine engine) {
-    Position valve = BenchSums.valve(sheet.valve(), engine);
-    double ratio = sheet.on() == DialOn.VALVE ? engine.drive().ratio(valve.kind()) : 1;
+    BenchSums.valve(sheet.valve(), engine);
     if (sheet.crankDeg().size() != sheet.dialIn().size()) {
       throw Refusal.invalid("table", "there are more angles than lifts, or fewer");
     }
@@ -233,7 +252,7 @@ public class CamBook {
             .mapToObj(i -> new LiftTable.Point(sheet.crankDeg().get(i), sheet.dialIn().get(i)))
             .toList();
     try {
-      return new SmoothLobe(new LiftTable(points), ratio);
+      return new SmoothLobe(new LiftTable(points), sheet.perLobe());
     } catch (IllegalArgumentException e) {
       throw Refusal.invalid("table", String.valueOf(e.getMessage()));
     }

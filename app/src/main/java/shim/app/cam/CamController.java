@@ -204,6 +204,7 @@ class CamController {
             kept.name(),
             t.valve().strip(),
             t.on(),
+            perLobe(engines.get(id).engine(), t),
             t.camDegrees(),
             kept.design(),
             kept.engineHours(),

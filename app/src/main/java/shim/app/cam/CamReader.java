@@ -13,6 +13,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.cam.CamSheets.BenchSheet;
 import shim.app.cam.CamSheets.LobeTableSheet;
+import shim.app.cam.CamSheets.SittingKept;
 import shim.app.cam.CamSheets.SittingKind;
 import shim.app.cam.CamSheets.SittingSheet;
 import shim.app.cam.CamViews.CamReadingView;
@@ -82,7 +83,7 @@ public class CamReader {
         bench.map(Sheets.Kept::version).orElse(null),
         measuredOn(engine),
         book.sittings(engineId, SittingKind.DEGREE).stream()
-            .map(s -> degree(stored, engine, s.getKey(), s.getValue()))
+            .map(s -> degree(stored, s.getKey(), s.getValue()))
             .toList(),
         lobes(stored, engine),
         book.others(engineId).entrySet().stream()
@@ -139,7 +140,10 @@ public class CamReader {
 
   private List<SittingLine> lines(UUID engineId, SittingKind kind) {
     return book.sittings(engineId, kind).stream()
-        .map(s -> new SittingLine(s.getKey(), s.getValue(), book.readings(s.getKey()).size()))
+        .map(
+            s ->
+                new SittingLine(
+                    s.getKey(), s.getValue().sitting(), book.readings(s.getKey()).size()))
         .toList();
   }
 
@@ -156,12 +160,13 @@ public class CamReader {
   }
 
   DegreeView degree(UUID id) {
-    SittingSheet sitting = book.sitting(id);
-    Engines.Stored stored = engines.get(sitting.engineId());
-    return degree(stored, stored.engine(), id, sitting);
+    SittingKept kept = book.whole(id);
+    return degree(engines.get(kept.sitting().engineId()), id, kept);
   }
 
-  private DegreeView degree(Engines.Stored stored, Engine engine, UUID id, SittingSheet sitting) {
+  /** Against the card that was in then. */
+  private DegreeView degree(Engines.Stored stored, UUID id, SittingKept kept) {
+    SittingSheet sitting = kept.sitting();
     List<CamReadingRow> rows = book.readings(id);
     Degreeing degreeing = degreeing(sitting, rows);
     Degreeing.Found found;
@@ -174,7 +179,7 @@ public class CamReader {
               Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
       contradiction = String.valueOf(e.getMessage());
     }
-    Optional<CamCard> card = engine.cam();
+    Optional<CamCard> card = Engines.reading(kept.engine()).cam();
     Optional<Installed> stands = found.installed();
     return new DegreeView(
         id,
@@ -245,33 +250,29 @@ public class CamReader {
 
   private List<LobeView> lobes(Engines.Stored stored, Engine engine) {
     CamBench bench = CamBook.benchOf(stored.sheet());
+    Map<UUID, LobeTableSheet> kept = book.lobes(stored.id(), engine);
     Map<String, SmoothLobe> designs = new HashMap<>();
-    Map<String, Sheets.Kept<LobeTableSheet>> kept = book.lobes(stored.id());
     kept.values().stream()
-        .map(Sheets.Kept::sheet)
-        .filter(l -> l.design() && !Boolean.TRUE.equals(l.removed()))
+        .filter(LobeTableSheet::design)
         .forEach(l -> designs.put(l.valve(), CamBook.smooth(l, engine)));
     List<LobeView> all = new ArrayList<>();
     kept.forEach(
-        (id, k) -> {
-          LobeTableSheet l = k.sheet();
-          if (!Boolean.TRUE.equals(l.removed())) {
-            SmoothLobe smooth = CamBook.smooth(l, engine);
-            all.add(
-                new LobeView(
-                    UUID.fromString(id),
-                    l.name(),
-                    BenchSums.valve(l.valve(), engine),
-                    l.design(),
-                    l.engineHours(),
-                    LobeTables.figures(l, smooth),
-                    l.design()
-                        ? null
-                        : Optional.ofNullable(designs.get(l.valve()))
-                            .map(d -> LobeTables.differsIn(smooth, d))
-                            .orElse(null),
-                    inUse(bench, l)));
-          }
+        (id, l) -> {
+          SmoothLobe smooth = CamBook.smooth(l, engine);
+          all.add(
+              new LobeView(
+                  id,
+                  l.name(),
+                  Position.parse(l.valve()),
+                  l.design(),
+                  l.engineHours(),
+                  LobeTables.figures(l, smooth),
+                  l.design()
+                      ? null
+                      : Optional.ofNullable(designs.get(l.valve()))
+                          .map(d -> LobeTables.differsIn(smooth, d))
+                          .orElse(null),
+                  inUse(bench, l)));
         });
     return all;
   }

@@ -59,14 +59,14 @@ public final class CamSheets {
       @Nullable @DecimalMin("0") @DecimalMax("1") Double wantedGapIn,
       @Nullable @DecimalMin("0.3") @DecimalMax("5") Double headIn,
       @Nullable @DecimalMin("0.3") @DecimalMax("6") Double pocketIn,
-      @Nullable Double valveG,
-      @Nullable Double retainerG,
-      @Nullable Double locksG,
-      @Nullable Double springG,
-      @Nullable Double rockerGIn2,
+      @Nullable @DecimalMin("0") @DecimalMax("2000") Double valveG,
+      @Nullable @DecimalMin("0") @DecimalMax("2000") Double retainerG,
+      @Nullable @DecimalMin("0") @DecimalMax("2000") Double locksG,
+      @Nullable @DecimalMin("0") @DecimalMax("2000") Double springG,
+      @Nullable @DecimalMin("0") @DecimalMax("2000") Double rockerGIn2,
       @Nullable @DecimalMin("0.5") @DecimalMax("4") Double armIn,
-      @Nullable Double pushrodG,
-      @Nullable Double lifterG) {}
+      @Nullable @DecimalMin("0") @DecimalMax("2000") Double pushrodG,
+      @Nullable @DecimalMin("0") @DecimalMax("2000") Double lifterG) {}
 
   /** What a sitting at the bench is for. */
   public enum SittingKind {
@@ -99,6 +99,13 @@ public final class CamSheets {
       @Nullable HeatState state,
       @Nullable @Size(max = 400, message = "400 letters at most") String note) {}
 
+  /**
+   * A sitting as kept: with the engine as it was, for a cam or a ratio may change later.
+   *
+   * @param engine its sheet when the sitting began
+   */
+  public record SittingKept(SittingSheet sitting, EngineSheet engine) {}
+
   /** Where the dial of a lift table stood. */
   public enum DialOn {
     LOBE,
@@ -109,6 +116,7 @@ public final class CamSheets {
    * A lift table as kept: one lobe.
    *
    * @param valve whose lobe it is
+   * @param perLobe lift of the dial for one of the lobe: the rocker ratio of that day, or 1
    * @param camDegrees its angles are cam degrees: each counts twice at the crank
    * @param design what the maker meant, not what was measured
    * @param crankDeg angles, as measured and turned into crank degrees
@@ -120,6 +128,7 @@ public final class CamSheets {
           String name,
       @NotBlank(message = "say whose lobe it is: 1I") @Size(max = 8) String valve,
       @NotNull DialOn on,
+      double perLobe,
       boolean camDegrees,
       boolean design,
       @Hours double engineHours,

@@ -8,12 +8,12 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.cam.CamSheets.BenchSheet;
 import shim.app.cam.CamSheets.KindBench;
+import shim.app.cam.CamSheets.SittingKept;
 import shim.app.cam.CamSheets.SittingKind;
 import shim.app.cam.CamSheets.SittingSheet;
 import shim.app.cam.CamViews.ClearanceView;
@@ -31,6 +31,7 @@ import shim.core.cam.ValveLift;
 import shim.core.crank.CrankSlide;
 import shim.core.engine.CamCard;
 import shim.core.engine.Engine;
+import shim.core.engine.EngineSheet;
 import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
 
@@ -87,22 +88,32 @@ class Clearances {
       BenchSheet sheet,
       List<Measured> valves,
       List<String> missing,
-      boolean found) {
+      boolean found,
+      Map<ValveKind, Double> centres) {
 
-    /** What runs: the engine's own lash less what it is tightened by, in a card of choice. */
-    Change change(CamCard.Lobe lobe, Live live) {
-      ValveKind kind = lobe.kind();
+    /** How much earlier a lobe stands than when the gap was measured, crank degrees. */
+    private static double earlierDeg(PistonToValve gap, double centreDeg) {
+      return gap.kind() == ValveKind.INTAKE
+          ? gap.centreDeg() - centreDeg
+          : centreDeg - gap.centreDeg();
+    }
+
+    /** What runs now: this cam where it stands, the engine's lash, and what is moved live. */
+    Change change(PistonToValve gap, Live live) {
+      ValveKind kind = gap.kind();
       double ratio = Objects.requireNonNullElse(live.ratio(kind), engine.drive().ratio(kind));
       double lash =
           engine.drive().lifter().hydraulic()
               ? 0
               : Math.max(0, engine.lash().targetIn(kind) - live.tighterIn());
-      return new Change(live.advanceDeg(), new ValveLift(lobe, ratio, lash), live.raisesIn(), 0);
+      double earlier = earlierDeg(gap, Objects.requireNonNull(centres.get(kind)));
+      CamCard.Lobe lobe = engine.cam().orElseThrow().lobe(kind);
+      return new Change(
+          live.advanceDeg() + earlier, new ValveLift(lobe, ratio, lash), live.raisesIn(), 0);
     }
 
     Least least(Measured m, Live live) {
-      CamCard.Lobe lobe = engine.cam().orElseThrow().lobe(m.valve().kind());
-      return m.gap().least(m.gap().tightest(m.readings()).orElseThrow(), change(lobe, live));
+      return m.gap().least(m.gap().tightest(m.readings()).orElseThrow(), change(m.gap(), live));
     }
 
     /** The least of all valves of a kind, inch. */
@@ -122,10 +133,7 @@ class Clearances {
           .filter(m -> m.valve().kind() == kind)
           .map(
               m -> {
-                double earlier =
-                    kind == ValveKind.INTAKE
-                        ? m.gap().centreDeg() - lobe.centreDeg()
-                        : lobe.centreDeg() - m.gap().centreDeg();
+                double earlier = earlierDeg(m.gap(), lobe.centreDeg());
                 return m.gap()
                     .least(
                         m.gap().tightest(m.readings()).orElseThrow(),
@@ -145,34 +153,76 @@ class Clearances {
         .filter(b -> b.missing().isEmpty());
   }
 
-  /** Centres the cam was last found to stand at; by the card where nobody looked. */
-  private Optional<Installed> stands(UUID engineId) {
+  /** Where a cam was last found to stand by some hours; empty where nobody looked. */
+  private Optional<Installed> stands(UUID engineId, EngineSheet with, double byHours) {
     return book.sittings(engineId, SittingKind.DEGREE).stream()
-        .flatMap(
-            s -> {
-              try {
-                return CamReader.degreeing(s.getValue(), book.readings(s.getKey()))
-                    .found()
-                    .installed()
-                    .stream();
-              } catch (IllegalArgumentException e) {
-                return Stream.empty();
-              }
-            })
+        .filter(s -> s.getValue().sitting().engineHours() <= byHours)
+        .filter(s -> BenchSums.sameCam(s.getValue().engine(), with))
+        .flatMap(s -> found(s.getKey(), s.getValue().sitting()).stream())
         .findFirst();
   }
 
-  private Bench bench(Engines.Stored stored, UUID id, SittingSheet sitting) {
+  private Optional<Installed> found(UUID id, SittingSheet sitting) {
+    try {
+      return CamReader.degreeing(sitting, book.readings(id)).found().installed();
+    } catch (IllegalArgumentException e) {
+      return Optional.empty();
+    }
+  }
+
+  private static Map<ValveKind, Double> centres(Optional<Installed> stands, CamCard card) {
+    Map<ValveKind, Double> at = new EnumMap<>(ValveKind.class);
+    at.put(ValveKind.INTAKE, stands.flatMap(Installed::iclDeg).orElse(card.intake().centreDeg()));
+    at.put(ValveKind.EXHAUST, stands.flatMap(Installed::eclDeg).orElse(card.exhaust().centreDeg()));
+    return at;
+  }
+
+  private Bench bench(Engines.Stored stored, UUID id, SittingKept kept) {
     Engine engine = stored.engine();
+    Engine then = Engines.reading(kept.engine());
     BenchSheet sheet = book.benchOr(stored.id());
-    List<CamReadingRow> rows =
-        book.readings(id).stream().filter(r -> r.what == CamMeasure.GAP).toList();
+    List<String> missing = missing(engine, then, sheet, stored.sheet());
+    if (!missing.isEmpty()) {
+      return new Bench(id, kept.sitting(), engine, sheet, List.of(), missing, false, Map.of());
+    }
+    Optional<Installed> was = stands(stored.id(), kept.engine(), kept.sitting().engineHours());
+    Optional<Installed> is = stands(stored.id(), stored.sheet(), Double.POSITIVE_INFINITY);
+    return new Bench(
+        id,
+        kept.sitting(),
+        engine,
+        sheet,
+        measured(
+            then,
+            sheet,
+            kept.sitting(),
+            rows(id, engine),
+            BenchSums.slide(stored.sheet()).orElseThrow(),
+            centres(was, then.cam().orElseThrow())),
+        missing,
+        is.isPresent(),
+        centres(is, engine.cam().orElseThrow()));
+  }
+
+  private List<CamReadingRow> rows(UUID id, Engine engine) {
+    return book.readings(id).stream()
+        .filter(r -> r.what == CamMeasure.GAP && r.valve != null)
+        .filter(
+            r ->
+                engine
+                    .layout()
+                    .positions()
+                    .contains(Position.parse(Objects.requireNonNull(r.valve))))
+        .toList();
+  }
+
+  private static List<String> missing(
+      Engine now, Engine then, BenchSheet sheet, EngineSheet written) {
     List<String> missing = new ArrayList<>();
-    if (engine.cam().isEmpty()) {
+    if (now.cam().isEmpty() || then.cam().isEmpty()) {
       missing.add("CARD");
     }
-    Optional<CrankSlide> slide = BenchSums.slide(stored.sheet());
-    if (slide.isEmpty()) {
+    if (BenchSums.slide(written).isEmpty()) {
       missing.add("BOTTOM_END");
     }
     for (ValveKind kind : ValveKind.values()) {
@@ -180,29 +230,19 @@ class Clearances {
         missing.add("VALVE_ANGLE_" + kind.name());
       }
     }
-    Optional<Installed> stands = stands(stored.id());
-    List<Measured> valves =
-        missing.isEmpty()
-            ? measured(engine, sheet, sitting, rows, slide.orElseThrow(), stands)
-            : List.of();
-    return new Bench(id, sitting, engine, sheet, valves, missing, stands.isPresent());
+    return missing;
   }
 
   private static List<Measured> measured(
-      Engine engine,
+      Engine then,
       BenchSheet sheet,
       SittingSheet sitting,
       List<CamReadingRow> rows,
       CrankSlide slide,
-      Optional<Installed> stands) {
-    CamCard card = engine.cam().orElseThrow();
-    Map<ValveKind, Double> centre = new EnumMap<>(ValveKind.class);
-    centre.put(
-        ValveKind.INTAKE, stands.flatMap(Installed::iclDeg).orElse(card.intake().centreDeg()));
-    centre.put(
-        ValveKind.EXHAUST, stands.flatMap(Installed::eclDeg).orElse(card.exhaust().centreDeg()));
+      Map<ValveKind, Double> centre) {
+    CamCard card = then.cam().orElseThrow();
     Map<Position, List<CamReadingRow>> at = new LinkedHashMap<>();
-    engine.layout().positions().forEach(p -> at.put(p, new ArrayList<>()));
+    then.layout().positions().forEach(p -> at.put(p, new ArrayList<>()));
     rows.forEach(
         r ->
             at.computeIfAbsent(
@@ -226,7 +266,7 @@ class Clearances {
                         Objects.requireNonNull(centre.get(p.kind())),
                         new ValveLift(
                             card.lobe(p.kind()),
-                            engine.drive().ratio(p.kind()),
+                            then.drive().ratio(p.kind()),
                             Objects.requireNonNullElse(lash, 0.0))),
                     own.stream().map(r -> new Reading(r.atFigure, r.figure, r.touched)).toList(),
                     own));
@@ -239,9 +279,10 @@ class Clearances {
    * @param drawn whose curve is wanted beside those of the tightest valves
    */
   ClearanceView view(UUID sittingId, Live live, @Nullable Position drawn) {
-    SittingSheet sitting = book.sitting(sittingId);
+    SittingKept kept = book.whole(sittingId);
+    SittingSheet sitting = kept.sitting();
     Engines.Stored stored = engines.get(sitting.engineId());
-    Bench bench = bench(stored, sittingId, sitting);
+    Bench bench = bench(stored, sittingId, kept);
     Map<ValveKind, Position> tightest = new EnumMap<>(ValveKind.class);
     Map<Position, Least> leasts = new LinkedHashMap<>();
     for (Measured m : bench.valves()) {
@@ -307,11 +348,10 @@ class Clearances {
   }
 
   private static List<GapAt> curve(Bench bench, Measured m, Live live) {
-    CamCard.Lobe lobe = bench.engine().cam().orElseThrow().lobe(m.valve().kind());
     Double travel = bench.sitting().travelIn();
     return m
         .gap()
-        .curve(m.gap().tightest(m.readings()).orElseThrow(), bench.change(lobe, live), DRAWN_DEG)
+        .curve(m.gap().tightest(m.readings()).orElseThrow(), bench.change(m.gap(), live), DRAWN_DEG)
         .stream()
         .map(
             a ->

@@ -22,7 +22,6 @@ import shim.app.cam.CamViews.SpringFloats;
 import shim.app.cam.CamViews.WireView;
 import shim.app.engine.Engines;
 import shim.app.fatigue.SpringStanding;
-import shim.app.record.Sheets;
 import shim.app.spring.SpringTypes;
 import shim.core.cam.FloatMargin;
 import shim.core.cam.SpringForce;
@@ -102,9 +101,7 @@ class Floats {
   /** The measured lobe that stands for a kind of valve: the one in use, else the last measured. */
   private Optional<LobeTableSheet> table(Engines.Stored stored, ValveKind kind) {
     Optional<CamCard.Measured> used = stored.engine().cam().flatMap(c -> c.lobe(kind).measured());
-    return book.lobes(stored.id()).values().stream()
-        .map(Sheets.Kept::sheet)
-        .filter(l -> !Boolean.TRUE.equals(l.removed()))
+    return book.lobes(stored.id(), stored.engine()).values().stream()
         .filter(l -> Position.parse(l.valve()).kind() == kind)
         .min(
             Comparator.comparing(

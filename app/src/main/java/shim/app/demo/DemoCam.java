@@ -137,7 +137,7 @@ class DemoCam {
     lobe(id.apply("lobe 1I"), v8, "1I", in, engine.drive().ratio(ValveKind.INTAKE), 7);
     lobe(id.apply("lobe 1E"), v8, "1E", ex, engine.drive().ratio(ValveKind.EXHAUST), 8);
     List<LiftTable.Point> meant = in.read(1, 2, 0.00001, 0, 1);
-    keep(id.apply("design 1I"), v8, "maker's design", "1I", CamSheets.DialOn.LOBE, true, meant);
+    keep(id.apply("design 1I"), v8, "maker's design", "1I", CamSheets.DialOn.LOBE, 1, true, meant);
     book.use(id.apply("lobe 1I"), HAND);
     book.use(id.apply("lobe 1E"), HAND);
   }
@@ -149,6 +149,7 @@ class DemoCam {
         "own dial and wheel",
         valve,
         CamSheets.DialOn.VALVE,
+        ratio,
         false,
         truth.read(ratio, 4, 0.0005, 0.0008, seed));
   }
@@ -159,6 +160,7 @@ class DemoCam {
       String name,
       String valve,
       CamSheets.DialOn on,
+      double perLobe,
       boolean design,
       List<LiftTable.Point> points) {
     book.putLobe(
@@ -168,6 +170,7 @@ class DemoCam {
             name,
             valve,
             on,
+            perLobe,
             false,
             design,
             0.3,
