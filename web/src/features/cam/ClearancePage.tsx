@@ -37,7 +37,7 @@ function Clearances(bench: BenchProps) {
   );
 }
 
-function Sitting({ engine, sittingId, onAnew }: BenchProps & { sittingId: string; onAnew: () => void }) {
+function Sitting({ engine, cam, sittingId, onAnew }: BenchProps & { sittingId: string; onAnew: () => void }) {
   const { unit } = useSettings();
   const [live, setLive] = useState(NOTHING);
   const [valve, setValve] = useState<string>();
@@ -109,7 +109,8 @@ function Sitting({ engine, sittingId, onAnew }: BenchProps & { sittingId: string
                 <Sliders
                   live={live}
                   onLive={setLive}
-                  hydraulic={engine.sheet.drive?.lifter?.includes("HYDRAULIC") ?? false}
+                  hydraulic={cam.hydraulic}
+                  ratios={{ intake: cam.ratioIntake, exhaust: cam.ratioExhaust }}
                 />
               </>
             )

@@ -10,7 +10,8 @@ import { Notice } from "../../ui/Notice";
 import { heightText, heightUnit } from "../../units/load";
 import { type BenchProps, CamFrame, Part } from "./CamFrame";
 import { Corrections } from "./Corrections";
-import { ASKED, degText, lateText } from "./camWords";
+import { ASKED, degText } from "./camWords";
+import { DegreeFound } from "./DegreeFound";
 import { DegreeStart } from "./DegreeStart";
 import { EncoderPart } from "./EncoderPart";
 import { Ribbon } from "./Ribbon";
@@ -120,7 +121,7 @@ function Degreeing({ engine, cam, degree, onAnew }: DegreeingProps) {
           />
         </div>
         <div className="grid gap-2">
-          <Found degree={degree} />
+          <DegreeFound degree={degree} />
           {degree.stands && <Corrections degree={degree} marked={cam.bench.driveMarked ?? "CRANK"} />}
         </div>
       </div>
@@ -162,41 +163,6 @@ function Readings({ wanted, figures, here, onChoose }: ReadingsProps) {
           );
         })}
       </ul>
-    </Part>
-  );
-}
-
-/** What the readings say so far, the largest first. */
-function Found({ degree }: { degree: Degree }) {
-  const s = degree.stands;
-  return (
-    <Part title="Found">
-      {degree.zeroStandsDeg !== undefined && (
-        <p>
-          true TDC stands at <b className="num">{degText(degree.zeroStandsDeg)}</b> on the wheel:{" "}
-          {degree.zeroStandsDeg === 0
-            ? "the pointer is right"
-            : degree.sitting.pointerMoved
-              ? `the pointer is moved by ${degText(Math.abs(degree.zeroStandsDeg))} before the lobes are read`
-              : "taken off every reading"}
-        </p>
-      )}
-      <p className="num text-4xl font-bold">{s ? lateText(s.lateDeg) : "–"}</p>
-      {s && (
-        <p className="text-lg">
-          ICL <b className="num">{degText(s.iclDeg)}</b>, ECL <b className="num">{degText(s.eclDeg)}</b>, LSA{" "}
-          <b className="num">{degText(s.lsaDeg)}</b>, advance <b className="num">{degText(s.advanceDeg)}</b>
-        </p>
-      )}
-      {(["intake", "exhaust"] as const).map((kind) => {
-        const c = degree[kind];
-        return c && !c.agree ? (
-          <Notice key={kind} tone="ask">
-            The {kind}'s two heights are {degText(c.apartDeg)} apart: its lobe is lopsided, or a reading is
-            wrong.
-          </Notice>
-        ) : null;
-      })}
     </Part>
   );
 }

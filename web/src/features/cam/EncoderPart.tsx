@@ -1,11 +1,11 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect } from "react";
 import { answered, api } from "../../api/client";
 import { encoder as encoderQuery } from "../../api/queries";
 import { Needle } from "../device/Needle";
 import { usePlaced } from "../device/usePlaced";
 import { degText } from "./camWords";
 import type { What } from "./useSitting";
+import { useTakeKey } from "./useTakeKey";
 
 interface EncoderPartProps {
   what: What;
@@ -19,17 +19,10 @@ export function EncoderPart({ what, heightIn, onTake }: EncoderPartProps) {
   const now = usePlaced(useQuery(encoderQuery(true)), `${what} ${heightIn}`, () =>
     api.PUT("/api/encoder/place", { body: { reading: what, heightIn } }),
   );
-  const take = () => now?.steady && onTake(now.wheelDeg);
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      const box = e.target instanceof HTMLInputElement ? e.target.value : "";
-      if (e.key.toLowerCase() !== "t" || box !== "" || !now?.steady) return;
-      e.preventDefault();
-      onTake(now.wheelDeg);
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, [now, onTake]);
+  const take = () => {
+    if (now?.steady) onTake(now.wheelDeg);
+  };
+  useTakeKey(take);
   return (
     <Needle
       noun="encoder"

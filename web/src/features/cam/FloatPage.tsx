@@ -104,9 +104,10 @@ function Answer({ side, topRpm }: { side: Side; topRpm: number }) {
             rpm.
           </p>
           <p className="text-muted">
-            {short ? "Below" : "Above"} the {rpm(topRpm)} rpm it is turned to. It lets go at{" "}
-            {w.next.atDeg.toFixed(0).replace("-", "−")}° from the nose, at {loadText(w.next.loadLbf, unit, 0)}{" "}
-            {loadUnit(unit)}. Lobe: {side.lobe}; {side.massG?.toFixed(0)} g at the valve
+            {short ? "Below" : w.next.lowRpm < topRpm ? "Not surely above" : "Above"} the {rpm(topRpm)} rpm it
+            is turned to. It lets go at {w.next.atDeg.toFixed(0).replace("-", "−")}° from the nose, at{" "}
+            {loadText(w.next.loadLbf, unit, 0)} {loadUnit(unit)}. Lobe: {side.lobe}; {side.massG?.toFixed(0)}{" "}
+            g at the valve
             {side.boostLbf > 0 && `; boost takes ${loadText(side.boostLbf, unit, 0)} ${loadUnit(unit)} off`}
           </p>
         </Part>

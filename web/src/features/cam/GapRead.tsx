@@ -5,6 +5,7 @@ import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { readNumber } from "../../units/load";
 import { ASKED, TRAPS } from "./camWords";
+import { DialGap } from "./DialGap";
 import type { Figure, useReadings } from "./useSitting";
 
 interface GapReadProps {
@@ -61,6 +62,7 @@ export function GapRead({ engine, work, valve, onValve, school }: GapReadProps) 
           error={deg === undefined || !(Math.abs(deg) <= 60) ? "an angle from −60 to 60" : undefined}
         />
       </div>
+      <DialGap valve={here} onTake={(gap) => work.hand !== "" && keep(true)(gap)} />
       <Notice tone={school === "NO_SPRING" ? "care" : "know"}>{TRAPS[school]}</Notice>
     </ReadPanel>
   );

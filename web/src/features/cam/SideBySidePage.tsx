@@ -55,7 +55,7 @@ function Sides({ engine, cam, again }: BenchProps) {
       ) : (
         <div className="grid items-start gap-3 min-[1000px]:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
           <div className="grid gap-3">
-            <Table cams={cams} card={cam.card} onShow={setAgainst} />
+            <Table cams={cams} card={cam.card} others={cam.others} onShow={setAgainst} />
             {!cam.hydraulic && <LashSlider engine={engine} cam={cam} again={again} />}
           </div>
           <LiftsDrawing own={first} other={other} names={[nameOf(first, cam.card), other?.name ?? ""]} />
@@ -106,12 +106,14 @@ const LINES: Line[] = [
 interface TableProps {
   cams: Column[];
   card?: string;
+  others: Schemas["OtherCamView"][];
   onShow: (id: string) => void;
 }
 
 /** Intake before the stroke, exhaust after it. */
-function Table({ cams, card, onShow }: TableProps) {
+function Table({ cams, card, others, onShow }: TableProps) {
   const { unit } = useSettings();
+  const until = (c: Column) => others.find((o) => o.id === c.otherId)?.other.wasIn;
   return (
     <Part title="Intake / exhaust">
       <div className="overflow-x-auto">
@@ -135,6 +137,7 @@ function Table({ cams, card, onShow }: TableProps) {
                   <span className="block text-sm font-normal text-muted">
                     {c.hydraulic ? "hydraulic" : "solid"}
                     {c.measured && ", measured"}
+                    {until(c) !== undefined && `, in until ${until(c)?.toFixed(1)} h`}
                   </span>
                 </th>
               ))}

@@ -9,6 +9,8 @@ interface SlidersProps {
   live: CamLive;
   onLive: (live: CamLive) => void;
   hydraulic: boolean;
+  /** The engine's own rocker ratios. */
+  ratios: { intake: number; exhaust: number };
 }
 
 interface SlideProps {
@@ -40,9 +42,12 @@ function Slide({ label, text, value, most, step, onMove }: SlideProps) {
 }
 
 /** What may be moved while the gaps follow: cam, lash, gasket or deck. */
-export function Sliders({ live, onLive, hydraulic }: SlidersProps) {
+export function Sliders({ live, onLive, hydraulic, ratios }: SlidersProps) {
   const { unit } = useSettings();
-  const moved = live.advanceDeg !== 0 || live.tighterIn !== 0 || live.raisesIn !== 0;
+  const ratioBy = Math.round(((live.ratioIntake ?? ratios.intake) - ratios.intake) * 100) / 100;
+  const moved = live.advanceDeg !== 0 || live.tighterIn !== 0 || live.raisesIn !== 0 || ratioBy !== 0;
+  const turn = (by: number) =>
+    onLive({ ...live, ratioIntake: ratios.intake + by, ratioExhaust: ratios.exhaust + by });
   const way = (v: number, more: string, less: string, text: string) =>
     v === 0 ? "as it is" : `${text} ${v > 0 ? more : less}`;
   return (
@@ -74,6 +79,18 @@ export function Sliders({ live, onLive, hydraulic }: SlidersProps) {
           onMove={(tighterIn) => onLive({ ...live, tighterIn })}
         />
       )}
+      <Slide
+        label="rocker ratio"
+        text={
+          ratioBy === 0
+            ? "as it is"
+            : `${(ratios.intake + ratioBy).toFixed(2)} / ${(ratios.exhaust + ratioBy).toFixed(2)}`
+        }
+        value={ratioBy}
+        most={0.2}
+        step={0.05}
+        onMove={turn}
+      />
       <Slide
         label={`gasket or deck, ${heightUnit(unit)}`}
         text={way(live.raisesIn, "thicker", "cut", heightText(Math.abs(live.raisesIn), unit))}

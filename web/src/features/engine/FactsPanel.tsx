@@ -84,7 +84,10 @@ function LobeFacts({ lobe }: { lobe: Schemas["LobeFacts"] }) {
       <p className="text-sm text-muted">{heightText(lobe.grossLiftIn, unit)} gross at the valve</p>
       <p className="text-sm">The valve really moves for {moves}</p>
       <p className="text-sm text-muted">{m.words}</p>
-      <p className="text-sm text-muted">ramp margin {deg(lobe.marginDeg)} a side</p>
+      <p className="text-sm text-muted">
+        ramp margin {deg(lobe.marginDeg)} a side
+        {lobe.measuredOn !== undefined && `; windows, slack and duration as measured on ${lobe.measuredOn}`}
+      </p>
     </div>
   );
 }

@@ -79,6 +79,9 @@ class DemoLifters {
                   "LIFT %.4f in",
                   0.0002,
                   (place, height) -> {
+                    if (place.startsWith("GAP-")) {
+                      return place.endsWith("I") ? 0.114 : 0.148;
+                    }
                     Position p = Position.parse(place);
                     double worn = place.equals(DemoData.OPENING) ? 0.0055 : 0.001;
                     return LobeSurvey.wantedIn(engine, p.kind()).orElse(0.0)
