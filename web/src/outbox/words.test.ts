@@ -82,6 +82,19 @@ const all: [Contents, string, string, string][] = [
     "job/j/f",
   ],
   [{ kind: "foundPhoto", jobId: "j", findingId: "f" }, "a photo", "/jobs/$id", "job/j/f"],
+  [
+    {
+      kind: "camFigure",
+      engineId: "e",
+      sittingId: "s",
+      figureId: "g",
+      page: "clearance",
+      body: { ...entry, what: "GAP", valve: "6I", at: 10, figure: 0.098, touched: true },
+    },
+    "6I: a figure of the bench, 0.098",
+    "/engines/$id/cam/clearance",
+    "sitting/s",
+  ],
 ];
 
 describe("each kind of thing that waits", () => {

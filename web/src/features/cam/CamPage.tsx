@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import { useState } from "react";
-import { floats as floatsQuery } from "../../api/queries";
+import { floats as floatsQuery } from "../../api/camQueries";
 import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
 import { lashText, unitName } from "../../units/lash";

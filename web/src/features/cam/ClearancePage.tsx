@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import { useState } from "react";
-import { type CamLive, clearance } from "../../api/queries";
+import { type CamLive, clearance } from "../../api/camQueries";
 import { HeldParcels } from "../../outbox/HeldParcels";
 import { KeptHere } from "../../outbox/KeptHere";
 import { ValvePlan } from "../../plan/ValvePlan";

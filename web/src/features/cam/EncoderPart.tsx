@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { encoder as encoderQuery } from "../../api/camQueries";
 import { answered, api } from "../../api/client";
-import { encoder as encoderQuery } from "../../api/queries";
 import { Needle } from "../device/Needle";
 import { usePlaced } from "../device/usePlaced";
 import { degText } from "./camWords";

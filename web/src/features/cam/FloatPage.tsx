@@ -1,8 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import { useState } from "react";
+import { floats } from "../../api/camQueries";
 import type { Schemas } from "../../api/client";
-import { floats } from "../../api/queries";
 import { Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";

@@ -1,7 +1,7 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { lashTuning } from "../../api/camQueries";
 import { answered, api } from "../../api/client";
-import { lashTuning } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { pushrodSitting } from "../../api/queries";
+import { pushrodSitting } from "../../api/camQueries";
 import { HeldParcels } from "../../outbox/HeldParcels";
 import { KeptHere } from "../../outbox/KeptHere";
 import { ValvePlan } from "../../plan/ValvePlan";

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { sideBySide } from "../../api/camQueries";
 import type { Schemas } from "../../api/client";
-import { sideBySide } from "../../api/queries";
 import { Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";

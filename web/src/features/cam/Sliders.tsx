@@ -1,4 +1,4 @@
-import type { CamLive } from "../../api/queries";
+import type { CamLive } from "../../api/camQueries";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { lashText, unitName } from "../../units/lash";

@@ -1,8 +1,8 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
+import { cam as camQuery } from "../../api/camQueries";
 import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
-import { cam as camQuery } from "../../api/queries";
 import { discard, post } from "../../outbox/outbox";
 import type { ParcelOf } from "../../outbox/parcel";
 import { useWaiting } from "../../outbox/useOutbox";

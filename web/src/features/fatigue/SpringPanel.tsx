@@ -1,7 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
+import { floats } from "../../api/camQueries";
 import type { Schemas } from "../../api/client";
-import { floats, lashHistory, pockets, springLife } from "../../api/queries";
+import { lashHistory, pockets, springLife } from "../../api/queries";
 import { LashChart } from "../../charts/LashChart";
 import { kindOf } from "../../plan/geometry";
 import { MARKS, MarkIcon } from "../../plan/verdict";

@@ -320,18 +320,13 @@ final class Browser implements AutoCloseable {
 
   /** Puts a file into a box for files. */
   Browser upload(String label, Path file) {
-    By box = By.xpath("//label[contains(., \"" + label + "\")]//input[@type='file']");
-    await(
-        () -> {
-          driver.findElement(box).sendKeys(file.toAbsolutePath().toString());
-          return true;
-        });
-    return this;
-  }
-
-  /** The same into a box for files that is named by itself. */
-  Browser uploadTo(String name, Path file) {
-    By box = By.cssSelector("input[type=file][aria-label='" + name + "']");
+    By box =
+        By.xpath(
+            "//label[contains(., \""
+                + label
+                + "\")]//input[@type='file'] | //input[@type='file'][@aria-label=\""
+                + label
+                + "\"]");
     await(
         () -> {
           driver.findElement(box).sendKeys(file.toAbsolutePath().toString());

@@ -115,9 +115,9 @@ class CamJourneyTest {
     Path whole = folder.resolve("whole.csv");
     Files.writeString(whole, table(-200));
     browser.open(shim.url("/engines/" + engine + "/cam/lobes")).sees("everything goes by the card");
-    browser.press("Take in a lift table").uploadTo("A file with the table", cut);
+    browser.press("Take in a lift table").upload("A file with the table", cut);
     browser.press("Look at it").sees("Measure 20° more before");
-    browser.uploadTo("A file with the table", whole).press("Look at it").sees("lobe lift 0.400 in");
+    browser.upload("A file with the table", whole).press("Look at it").sees("lobe lift 0.400 in");
     assertThat(browser.axe()).isEmpty();
     browser.fill("Your initials", "KV").tabTo("Keep this lobe").keys(Keys.ENTER);
     browser.press("Let this lobe stand for all intakes").sees("go by this lobe");
