@@ -26,7 +26,7 @@ const TOP = 46;
 export function CrankRibbon(props: CrankRibbonProps) {
   const { windows, tdc, crankDeg, onCrank, stops = [], selected, ghosts = [], readings = [] } = props;
   const ribbon = useRef<HTMLDivElement>(null);
-  const lane = windows.length > 24 ? 16 : windows.length > 12 ? 25 : windows.length > 4 ? 32 : 54;
+  const lane = windows.length > 24 ? 16 : windows.length > 12 ? 25 : 32;
   const height = TOP + windows.length * lane + 26;
   const x = (deg: number) => LEFT + (deg / CYCLE) * (WIDTH - LEFT - RIGHT);
 

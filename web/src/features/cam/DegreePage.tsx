@@ -93,6 +93,7 @@ function Degreeing({ engine, cam, degree, onAnew }: DegreeingProps) {
       </div>
       <HeldParcels parcels={work.parcels} />
       {degree.contradiction && <Notice tone="stop">{degree.contradiction}</Notice>}
+      <Ribbon engine={engine} degree={degree} figures={work.figures} />
       <div className="grid items-start gap-2 min-[1000px]:grid-cols-2">
         <div className="grid gap-2">
           {!done && now && asked && (
@@ -125,7 +126,6 @@ function Degreeing({ engine, cam, degree, onAnew }: DegreeingProps) {
           {degree.stands && <Corrections degree={degree} marked={cam.bench.driveMarked ?? "CRANK"} />}
         </div>
       </div>
-      <Ribbon engine={engine} degree={degree} figures={work.figures} />
     </div>
   );
 }

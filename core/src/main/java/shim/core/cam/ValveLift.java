@@ -12,6 +12,9 @@ import shim.core.lobe.LobeCurve;
  * at the nose, for the lobe is still bending up or already slowing there.
  */
 public final class ValveLift {
+  /** Between straight line and parabola: about a cosine lobe's nose. Ours. */
+  private static final double USUAL_NOSE = 1.4;
+
   private final CamCard.Lobe lobe;
   private final double ratio;
   private final double lashIn;
@@ -53,7 +56,8 @@ public final class ValveLift {
       double rise = lobe.lobeLiftIn() - top.tappetLiftIn();
       double low = lobe.lobeLiftIn() - rise * share;
       double high = lobe.lobeLiftIn() - rise * share * share;
-      return new Bounds(atValve(low), atValve((low + high) / 2), atValve(high));
+      double mid = lobe.lobeLiftIn() - rise * Math.pow(share, USUAL_NOSE);
+      return new Bounds(atValve(low), atValve(mid), atValve(high));
     }
     for (int i = points.size() - 1; i > 0; i--) {
       double inner = points.get(i).durationDeg() / 2;
