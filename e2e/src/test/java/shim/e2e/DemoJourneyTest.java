@@ -325,14 +325,14 @@ class DemoJourneyTest {
             "home",
             "",
             "",
-            "parts",
+            "",
             "",
             "engine",
             "lash-history",
             "setting-order",
             "",
             "",
-            "start",
+            "",
             "springs",
             "",
             "",
@@ -358,7 +358,7 @@ class DemoJourneyTest {
             "",
             "",
             "head",
-            "head-measure",
+            "",
             "head-springs",
             "",
             "");
@@ -366,9 +366,7 @@ class DemoJourneyTest {
       if (names.get(i).isEmpty()) {
         continue;
       }
-      boolean upright =
-          List.of("round", "bar", "spring-test", "inspection", "head-measure")
-              .contains(names.get(i));
+      boolean upright = List.of("round", "bar", "spring-test", "inspection").contains(names.get(i));
       browser.size(upright ? 800 : 1280, upright ? 1280 : 800);
       browser.open(shim.url(views.get(i)));
       browser.theme(i % 2 == 0 ? "dark" : "light");
