@@ -820,6 +820,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/{id}/cam/lobes/{lobeId}/aside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putAside"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines/{id}/cam/lash": {
         parameters: {
             query?: never;
@@ -4489,6 +4505,8 @@ export interface components {
             figures: components["schemas"]["LobeFigures"];
             /** Format: double */
             differsIn?: number;
+            /** Format: double */
+            lsaDeg?: number;
             inUse: boolean;
         };
         MotionView: {
@@ -8858,6 +8876,33 @@ export interface operations {
         };
     };
     use: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                lobeId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CamFigureBack"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CamView"];
+                };
+            };
+        };
+    };
+    putAside: {
         parameters: {
             query?: never;
             header?: never;

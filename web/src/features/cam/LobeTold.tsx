@@ -88,6 +88,7 @@ export function LobeTold({ lobe, all }: { lobe: Lobe; all: Lobe[] }) {
         <b className="num">{sizeText(f.runOutIn, unit)}</b>, middle at a tenth of the lift{" "}
         <b className="num">{degText(f.lopsidedDeg)}</b> off the nose's, readings scatter{" "}
         <b className="num">±{sizeText(f.noiseIn, unit)}</b>
+        {lobe.lsaDeg !== undefined && `; LSA to the cylinder's other lobe ${degText(lobe.lsaDeg)}`}
         {f.countedDown && "; the dial counted down and was turned round"}
       </p>
       <table className="w-full">

@@ -104,6 +104,15 @@ function Use({ engine, cam, again, lobe }: BenchProps & { lobe: Lobe }) {
     );
     await again();
   };
+  const aside = async () => {
+    await answered(
+      api.PUT("/api/engines/{id}/cam/lobes/{lobeId}/aside", {
+        params: { path: { id, lobeId: lobe.id } },
+        body: { hand: hand || "–" },
+      }),
+    );
+    await again();
+  };
   const all = `all ${kind.toLowerCase()}s`;
   return lobe.inUse ? (
     <Notice tone="know">
@@ -119,6 +128,9 @@ function Use({ engine, cam, again, lobe }: BenchProps & { lobe: Lobe }) {
       </p>
       <Button look="now" onClick={use}>
         Let this lobe stand for {all}
+      </Button>{" "}
+      <Button look="quiet" onClick={aside}>
+        Put this table aside
       </Button>
     </Notice>
   );

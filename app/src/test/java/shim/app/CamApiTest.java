@@ -189,6 +189,9 @@ class CamApiTest extends ApiTest {
     room = text(get("/api/engines/" + engine + "/cam"));
     assertThat(JsonPath.<List<Boolean>>read(room, "$.lobes[?(@.design==false)].inUse"))
         .containsExactly(true);
+    String aside = "/api/engines/" + engine + "/cam/lobes/" + id + "/aside";
+    String left = text(put(aside, "{\"hand\":\"KV\"}"));
+    assertThat(JsonPath.<List<Boolean>>read(left, "$.lobes[*].design")).containsExactly(true);
     put("/api/engines/" + engine + "/cam/by-the-card", "{\"kind\":\"INTAKE\",\"hand\":\"KV\"}");
     assertThat(number(facts(), path)).isEqualTo(number(before, path));
   }
@@ -203,6 +206,29 @@ class CamApiTest extends ApiTest {
                 Configuration.defaultConfiguration().jsonProvider().toJson(sheet)));
     Object facts = JsonPath.read(checked, "$.facts");
     return Configuration.defaultConfiguration().jsonProvider().toJson(facts);
+  }
+
+  /** Both lobes of a cylinder on one wheel: centres at 246 and 466, 220 apart. */
+  @Test
+  void lobesOfOneWheelTellTheirSeparation() {
+    for (String[] lobe : new String[][] {{"1E", "246"}, {"1I", "466"}}) {
+      StringBuilder csv = new StringBuilder();
+      for (int a = -200; a <= 200; a += 4) {
+        double x = a / 165.0;
+        double l = Math.abs(x) < 1 ? 0.42 * Math.pow(1 - x * x, 3) : 0;
+        csv.append(String.format(Locale.ROOT, "%d,%.4f\n", a + Integer.parseInt(lobe[1]), l));
+      }
+      assertThat(
+              put(
+                  "/api/engines/" + engine + "/cam/lobes/" + UUID.randomUUID(),
+                  "{\"table\":%s,\"column\":0,\"name\":\"wheel\",\"design\":false,\"engineHours\":3,\"hand\":\"KV\"}"
+                      .formatted(lobe(csv.toString(), lobe[0]))))
+          .hasStatusOk();
+    }
+    String room = text(get("/api/engines/" + engine + "/cam"));
+    assertThat(JsonPath.<List<Double>>read(room, "$.lobes[*].lsaDeg"))
+        .hasSize(2)
+        .allSatisfy(lsa -> assertThat(lsa).isCloseTo(110, within(0.05)));
   }
 
   @Test

@@ -322,11 +322,8 @@ final class Browser implements AutoCloseable {
   Browser upload(String label, Path file) {
     By box =
         By.xpath(
-            "//label[contains(., \""
-                + label
-                + "\")]//input[@type='file'] | //input[@type='file'][@aria-label=\""
-                + label
-                + "\"]");
+            "//label[contains(., \"%1$s\")]//input[@type='file'] | //input[@type='file'][@aria-label=\"%1$s\"]"
+                .formatted(label));
     await(
         () -> {
           driver.findElement(box).sendKeys(file.toAbsolutePath().toString());

@@ -241,6 +241,25 @@ public class CamBook {
         new Sheets.Change(sheet.engineId(), version, hand));
   }
 
+  /** A lift table that is not to be shown any more; the sheet that went by it is left as it is. */
+  public void putAside(UUID id, String hand) {
+    LobeTableSheet l = lobe(id);
+    LobeTableSheet aside =
+        new LobeTableSheet(
+            l.engineId(),
+            l.name(),
+            l.valve(),
+            l.on(),
+            l.perLobe(),
+            l.camDegrees(),
+            l.design(),
+            l.engineHours(),
+            l.crankDeg(),
+            l.dialIn(),
+            true);
+    putLobe(id, aside, hand);
+  }
+
   /** A lift table as the smooth lobe it is; refused in words where it is none. */
   static SmoothLobe smooth(LobeTableSheet sheet, Engine engine) {
     BenchSums.valve(sheet.valve(), engine);

@@ -222,6 +222,13 @@ class CamController {
     return reader.view(id);
   }
 
+  @PutMapping("/api/engines/{id}/cam/lobes/{lobeId}/aside")
+  CamView putAside(
+      @PathVariable UUID id, @PathVariable UUID lobeId, @RequestBody CamFigureBack by) {
+    book.putAside(lobeId, by.hand());
+    return reader.view(id);
+  }
+
   @PutMapping("/api/engines/{id}/cam/by-the-card")
   CamView byTheCard(@PathVariable UUID id, @RequestBody CardAgain card) {
     book.byTheCard(id, card.kind(), card.hand());

@@ -3,6 +3,7 @@ package shim.app.cam;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -28,12 +29,14 @@ import shim.app.cam.CamViews.SittingLine;
 import shim.app.cam.CamViews.StandsView;
 import shim.app.engine.Engines;
 import shim.app.engine.LayoutView;
+import shim.app.record.Maybe;
 import shim.app.record.Sheets;
 import shim.app.running.EngineClock;
 import shim.core.cam.CamDrive;
 import shim.core.cam.Centreline;
 import shim.core.cam.Degreeing;
 import shim.core.cam.Installed;
+import shim.core.cam.Separation;
 import shim.core.crank.CamTiming;
 import shim.core.engine.CamCard;
 import shim.core.engine.Engine;
@@ -255,10 +258,12 @@ public class CamReader {
     kept.values().stream()
         .filter(LobeTableSheet::design)
         .forEach(l -> designs.put(l.valve(), CamBook.smooth(l, engine)));
+    Map<UUID, SmoothLobe> smoothed = new LinkedHashMap<>();
+    kept.forEach((id, l) -> smoothed.put(id, CamBook.smooth(l, engine)));
     List<LobeView> all = new ArrayList<>();
     kept.forEach(
         (id, l) -> {
-          SmoothLobe smooth = CamBook.smooth(l, engine);
+          SmoothLobe smooth = Objects.requireNonNull(smoothed.get(id));
           all.add(
               new LobeView(
                   id,
@@ -272,9 +277,30 @@ public class CamReader {
                       : Optional.ofNullable(designs.get(l.valve()))
                           .map(d -> LobeTables.differsIn(smooth, d))
                           .orElse(null),
+                  lsaDeg(kept, smoothed, id),
                   inUse(bench, l)));
         });
     return all;
+  }
+
+  /** Of the same cylinder's other lobe, taken in under the same name. */
+  private static @Nullable Double lsaDeg(
+      Map<UUID, LobeTableSheet> kept, Map<UUID, SmoothLobe> smoothed, UUID id) {
+    LobeTableSheet own = Objects.requireNonNull(kept.get(id));
+    Position valve = Position.parse(own.valve());
+    for (Map.Entry<UUID, LobeTableSheet> e : kept.entrySet()) {
+      Position other = Position.parse(e.getValue().valve());
+      if (other.cylinder() == valve.cylinder()
+          && other.kind() != valve.kind()
+          && e.getValue().design() == own.design()
+          && e.getValue().name().equals(own.name())) {
+        double here = Objects.requireNonNull(smoothed.get(id)).centreDeg();
+        double there = Objects.requireNonNull(smoothed.get(e.getKey())).centreDeg();
+        boolean intake = valve.kind() == ValveKind.INTAKE;
+        return Maybe.orNull(Separation.lsaDeg(intake ? there : here, intake ? here : there));
+      }
+    }
+    return null;
   }
 
   private static boolean inUse(CamBench bench, LobeTableSheet l) {

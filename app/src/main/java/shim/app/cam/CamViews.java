@@ -91,6 +91,7 @@ final class CamViews {
    * A lift table as kept.
    *
    * @param differsIn most it differs in lift from the design of the same lobe, where there is one
+   * @param lsaDeg separation from the same cylinder's other lobe, where both were read on one wheel
    * @param inUse it stands for all valves of its kind
    */
   record LobeView(
@@ -101,6 +102,7 @@ final class CamViews {
       double engineHours,
       LobeFigures figures,
       @Nullable Double differsIn,
+      @Nullable Double lsaDeg,
       boolean inUse) {}
 
   /** Duration and the two angles of it, from the lobe's centre, at a tappet lift. */

@@ -104,4 +104,17 @@ class DegreeingTest {
     assertThat(CamMeasure.EXHAUST_UP.underNose()).isTrue();
     assertThat(CamMeasure.EVC.underNose()).isFalse();
   }
+
+  /** ECL 114 before and ICL 106 after TDC at 360: 220 apart, so 110; also past the wheel's zero. */
+  @Test
+  void lobesReadOnOneWheelGiveTheirSeparation() {
+    assertThat(Separation.lsaDeg(360 - 114, 360 + 106)).hasValue(110);
+    assertThat(Separation.lsaDeg(700, 200)).hasValue(110);
+    assertThat(Separation.lsaDeg(0, 170)).hasValue(85);
+    assertThat(Separation.lsaDeg(0, 169.8)).isEmpty();
+    assertThat(Separation.lsaDeg(0, 280)).hasValue(140);
+    assertThat(Separation.lsaDeg(0, 280.2)).isEmpty();
+    assertThat(Separation.lsaDeg(200, 200)).as("each on its own wheel").isEmpty();
+    assertThat(Separation.lsaDeg(Double.NaN, 200)).isEmpty();
+  }
 }
