@@ -86,8 +86,8 @@ function Sitting({ engine, cam, sittingId, onAnew }: BenchProps & { sittingId: s
         </Button>
       </div>
       <HeldParcels parcels={work.parcels} />
-      {school === "NO_SPRING" && <Notice tone="care">{TRAPS.NO_SPRING}</Notice>}
-      {view.missing.length > 0 && <Missing engineId={engine.id} missing={view.missing} />}
+      {school === "NO_SPRING" && !entry && <Notice tone="care">{TRAPS.NO_SPRING}</Notice>}
+      {view.missing.length > 0 && <Missing engineId={engine.id} missing={view.missing} entry={entry} />}
       <div className="grid items-start gap-2 min-[1000px]:grid-cols-[300px_minmax(0,1fr)]">
         <section className="scribed grid content-start gap-2 rounded p-2" aria-label="Valve plan">
           <ValvePlan
@@ -127,7 +127,7 @@ function Sitting({ engine, cam, sittingId, onAnew }: BenchProps & { sittingId: s
   );
 }
 
-function Missing({ engineId, missing }: { engineId: string; missing: string[] }) {
+function Missing({ engineId, missing, entry }: { engineId: string; missing: string[]; entry: boolean }) {
   const sheet = missing.includes("CARD") || missing.includes("BOTTOM_END");
   return (
     <Notice tone="ask">
@@ -137,7 +137,7 @@ function Missing({ engineId, missing }: { engineId: string; missing: string[] })
       <Link
         to={sheet ? "/engines/$id/setup" : "/engines/$id/setup/cam"}
         params={{ id: engineId }}
-        className={buttonClass("now")}
+        className={buttonClass(entry ? "plain" : "now")}
       >
         Write it down
       </Link>

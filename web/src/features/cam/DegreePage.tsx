@@ -77,9 +77,6 @@ function Degreeing({ engine, cam, degree, onAnew }: DegreeingProps) {
     if (next < 0) setDone(true);
     else setAt(next);
   };
-  const take = (deg: number) => {
-    if (work.hand !== "") keep(deg);
-  };
   const asked = now && ASKED[now.what](`${heightText(now.heightIn, unit)} ${heightUnit(unit)}`);
   return (
     <div className="grid gap-2 p-2">
@@ -108,7 +105,7 @@ function Degreeing({ engine, cam, degree, onAnew }: DegreeingProps) {
               onMove={(by) => setAt((at + by + wanted.length) % wanted.length)}
               onBack={() => work.takeBack((f) => f.what === now.what && (f.at ?? 0) === now.heightIn)}
             >
-              <EncoderPart what={now.what} heightIn={now.heightIn} onTake={take} />
+              <EncoderPart what={now.what} heightIn={now.heightIn} nobody={work.hand === ""} onTake={keep} />
             </ReadPanel>
           )}
           <Readings

@@ -9,18 +9,19 @@ import { useTakeKey } from "./useTakeKey";
 
 interface DialGapProps {
   valve: string;
+  nobody: boolean;
   onTake: (gapIn: number) => void;
 }
 
 /** A dial on the retainer: how far the valve was moved on; T takes it while the box is empty. */
-export function DialGap({ valve, onTake }: DialGapProps) {
+export function DialGap({ valve, nobody, onTake }: DialGapProps) {
   const { unit } = useSettings();
   const queries = useQueryClient();
   const now = usePlaced(useQuery(dialQuery(true)), `GAP-${valve}`, () =>
     api.PUT("/api/dial/place", { body: { place: `GAP-${valve}` } }),
   );
   const take = () => {
-    if (now?.steady) onTake(now.liftIn);
+    if (now?.steady && !nobody) onTake(now.liftIn);
   };
   useTakeKey(take);
   return (
@@ -30,6 +31,7 @@ export function DialGap({ valve, onTake }: DialGapProps) {
       text={heightText(now?.liftIn, unit)}
       unit={heightUnit(unit)}
       onTake={take}
+      nobody={nobody}
       connect={(to) => answered(api.PUT("/api/dial", { body: to }))}
       onConnected={(d) => queries.setQueryData(dialQuery(true).queryKey, d)}
     />

@@ -62,7 +62,7 @@ export function GapRead({ engine, work, valve, onValve, school }: GapReadProps) 
           error={deg === undefined || !(Math.abs(deg) <= 60) ? "an angle from −60 to 60" : undefined}
         />
       </div>
-      <DialGap valve={here} onTake={(gap) => work.hand !== "" && keep(true)(gap)} />
+      <DialGap valve={here} nobody={work.hand === ""} onTake={keep(true)} />
       <Notice tone={school === "NO_SPRING" ? "care" : "know"}>{TRAPS[school]}</Notice>
     </ReadPanel>
   );

@@ -20,12 +20,23 @@ interface NeedleProps<T> {
   text: string;
   unit: string;
   onTake: () => void;
+  /** Whose reading it is has not been said: nothing is taken until it is. */
+  nobody?: boolean;
   connect: (to: Schemas["Connection"]) => Promise<T>;
   onConnected: (now: T) => void;
 }
 
 /** The needle of a connected instrument with the one press that takes it; or a way to connect one. */
-export function Needle<T>({ noun, now, text, unit, onTake, connect, onConnected }: NeedleProps<T>) {
+export function Needle<T>({
+  noun,
+  now,
+  text,
+  unit,
+  onTake,
+  connect,
+  onConnected,
+  nobody = false,
+}: NeedleProps<T>) {
   const [asking, setAsking] = useState(false);
   return (
     <>
@@ -42,9 +53,10 @@ export function Needle<T>({ noun, now, text, unit, onTake, connect, onConnected 
           <span className="w-24 text-sm text-muted">
             {unit} {now.steady ? "steady" : "moving …"}
           </span>
-          <Button look={now.steady ? "now" : "plain"} disabled={!now.steady} onClick={onTake}>
+          <Button look={now.steady ? "now" : "plain"} disabled={!now.steady || nobody} onClick={onTake}>
             Take it (T)
           </Button>
+          {nobody && <span className="text-muted">write your initials first</span>}
         </div>
       )}
       {now && !now.connected && (
