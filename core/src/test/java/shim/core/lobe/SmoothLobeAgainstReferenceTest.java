@@ -64,7 +64,7 @@ class SmoothLobeAgainstReferenceTest {
     assertThat(lobe.noiseIn()).isBetween(round / Math.sqrt(12) * 0.99, round);
   }
 
-  /** Of 200 noisy tables the band of two s.d. holds the true acceleration at most angles. */
+  /** Of 40 noisy tables the band of two s.d. holds the true acceleration at most angles. */
   @Test
   void theBandHoldsTheTruthAboutAsOftenAsItSays() {
     Random random = new Random(20261201);
@@ -88,7 +88,7 @@ class SmoothLobeAgainstReferenceTest {
         all++;
       }
     }
-    assertThat(held / (double) all).isBetween(0.88, 1.0);
+    assertThat(held / (double) all).isBetween(0.97, 1.0);
   }
 
   @Test
