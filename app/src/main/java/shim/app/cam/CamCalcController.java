@@ -102,19 +102,7 @@ class CamCalcController {
         CamReader.stands(stands, card),
         in.map(Centreline::apartDeg).orElse(null),
         ex.map(Centreline::apartDeg).orElse(null),
-        drive.corrections(stands, card, asked.wantedAdvanceDeg()).stream()
-            .map(
-                c ->
-                    new CorrectionView(
-                        c.mark(),
-                        c.crankDeg(),
-                        c.then().iclDeg().orElse(null),
-                        c.then().eclDeg().orElse(null),
-                        c.offDeg(),
-                        c.then().timing(card),
-                        null,
-                        null))
-            .toList());
+        CamReader.corrections(drive, stands, card, asked.wantedAdvanceDeg(), Optional.empty()));
   }
 
   private static Optional<Centreline> line(List<PairAsked> pairs, int after) {

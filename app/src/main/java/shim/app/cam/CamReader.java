@@ -69,6 +69,7 @@ public class CamReader {
     Engines.Stored stored = engines.get(engineId);
     Engine engine = stored.engine();
     Optional<Sheets.Kept<BenchSheet>> bench = book.bench(engineId);
+    Optional<Clearances.Bench> gaps = clearances.latest(stored);
     CamSheet cam = stored.sheet().cam();
     return new CamView(
         LayoutView.of(engine.layout()),
@@ -86,7 +87,7 @@ public class CamReader {
         bench.map(Sheets.Kept::version).orElse(null),
         measuredOn(engine),
         book.sittings(engineId, SittingKind.DEGREE).stream()
-            .map(s -> degree(stored, s.getKey(), s.getValue()))
+            .map(s -> degree(stored, s.getKey(), s.getValue(), gaps))
             .toList(),
         lobes(stored, engine),
         book.others(engineId).entrySet().stream()
@@ -164,11 +165,13 @@ public class CamReader {
 
   DegreeView degree(UUID id) {
     SittingKept kept = book.whole(id);
-    return degree(engines.get(kept.sitting().engineId()), id, kept);
+    Engines.Stored stored = engines.get(kept.sitting().engineId());
+    return degree(stored, id, kept, clearances.latest(stored));
   }
 
   /** Against the card that was in then. */
-  private DegreeView degree(Engines.Stored stored, UUID id, SittingKept kept) {
+  private DegreeView degree(
+      Engines.Stored stored, UUID id, SittingKept kept, Optional<Clearances.Bench> gaps) {
     SittingSheet sitting = kept.sitting();
     List<CamReadingRow> rows = book.readings(id);
     Degreeing degreeing = degreeing(sitting, rows);
@@ -195,7 +198,7 @@ public class CamReader {
         found.intake().map(c -> centre(c, 1)).orElse(null),
         found.exhaust().map(c -> centre(c, -1)).orElse(null),
         stands.flatMap(s -> card.map(c -> stands(s, c))).orElse(null),
-        stands.flatMap(s -> card.map(c -> corrections(stored, s, c))).orElse(List.of()),
+        stands.flatMap(s -> card.map(c -> corrections(stored, s, c, gaps))).orElse(List.of()),
         contradiction);
   }
 
@@ -226,24 +229,33 @@ public class CamReader {
         s.timing(card));
   }
 
-  private List<CorrectionView> corrections(Engines.Stored stored, Installed s, CamCard card) {
+  private List<CorrectionView> corrections(
+      Engines.Stored stored, Installed s, CamCard card, Optional<Clearances.Bench> gaps) {
     BenchSheet bench = book.benchOr(stored.id());
     double wanted = Objects.requireNonNullElse(bench.wantedAdvanceDeg(), 0.0);
-    Optional<Clearances.Bench> gaps = clearances.latest(stored);
-    List<CorrectionView> all = new ArrayList<>();
-    for (CamDrive.Correction c : BenchSums.drive(bench).corrections(s, card, wanted)) {
-      all.add(
-          new CorrectionView(
-              c.mark(),
-              c.crankDeg(),
-              c.then().iclDeg().orElse(null),
-              c.then().eclDeg().orElse(null),
-              c.offDeg(),
-              c.then().timing(card),
-              least(gaps, ValveKind.INTAKE, c.crankDeg()),
-              least(gaps, ValveKind.EXHAUST, c.crankDeg())));
-    }
-    return all;
+    return corrections(BenchSums.drive(bench), s, card, wanted, gaps);
+  }
+
+  /** What a drive offers, with the gaps it would leave where they are known. */
+  static List<CorrectionView> corrections(
+      CamDrive drive,
+      Installed s,
+      CamCard card,
+      double wantedDeg,
+      Optional<Clearances.Bench> gaps) {
+    return drive.corrections(s, card, wantedDeg).stream()
+        .map(
+            c ->
+                new CorrectionView(
+                    c.mark(),
+                    c.crankDeg(),
+                    c.then().iclDeg().orElse(null),
+                    c.then().eclDeg().orElse(null),
+                    c.offDeg(),
+                    c.then().timing(card),
+                    least(gaps, ValveKind.INTAKE, c.crankDeg()),
+                    least(gaps, ValveKind.EXHAUST, c.crankDeg())))
+        .toList();
   }
 
   private static @Nullable Double least(
@@ -254,12 +266,16 @@ public class CamReader {
   private List<LobeView> lobes(Engines.Stored stored, Engine engine) {
     CamBench bench = CamBook.benchOf(stored.sheet());
     Map<UUID, LobeTableSheet> kept = book.lobes(stored.id(), engine);
-    Map<String, SmoothLobe> designs = new HashMap<>();
-    kept.values().stream()
-        .filter(LobeTableSheet::design)
-        .forEach(l -> designs.put(l.valve(), CamBook.smooth(l, engine)));
     Map<UUID, SmoothLobe> smoothed = new LinkedHashMap<>();
     kept.forEach((id, l) -> smoothed.put(id, CamBook.smooth(l, engine)));
+    Map<String, SmoothLobe> designs = new HashMap<>();
+    smoothed.forEach(
+        (id, smooth) -> {
+          LobeTableSheet l = Objects.requireNonNull(kept.get(id));
+          if (l.design()) {
+            designs.put(l.valve(), smooth);
+          }
+        });
     List<LobeView> all = new ArrayList<>();
     kept.forEach(
         (id, l) -> {
@@ -275,7 +291,7 @@ public class CamReader {
                   l.design()
                       ? null
                       : Optional.ofNullable(designs.get(l.valve()))
-                          .map(d -> LobeTables.differsIn(smooth, d))
+                          .map(d -> smooth.curve().differsIn(d.curve()))
                           .orElse(null),
                   lsaDeg(kept, smoothed, id),
                   inUse(bench, l)));

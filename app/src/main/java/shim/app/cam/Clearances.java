@@ -91,22 +91,12 @@ class Clearances {
       boolean found,
       Map<ValveKind, Double> centres) {
 
-    /** How much earlier a lobe stands than when the gap was measured, crank degrees. */
-    private static double earlierDeg(PistonToValve gap, double centreDeg) {
-      return gap.kind() == ValveKind.INTAKE
-          ? gap.centreDeg() - centreDeg
-          : centreDeg - gap.centreDeg();
-    }
-
     /** What runs now: this cam where it stands, the engine's lash, and what is moved live. */
     Change change(PistonToValve gap, Live live) {
       ValveKind kind = gap.kind();
       double ratio = Objects.requireNonNullElse(live.ratio(kind), engine.drive().ratio(kind));
-      double lash =
-          engine.drive().lifter().hydraulic()
-              ? 0
-              : Math.max(0, engine.lash().targetIn(kind) - live.tighterIn());
-      double earlier = earlierDeg(gap, Objects.requireNonNull(centres.get(kind)));
+      double lash = Math.max(0, engine.lash().targetIn(kind) - live.tighterIn());
+      double earlier = gap.earlierDeg(Objects.requireNonNull(centres.get(kind)));
       CamCard.Lobe lobe = engine.cam().orElseThrow().lobe(kind);
       return new Change(
           live.advanceDeg() + earlier, new ValveLift(lobe, ratio, lash), live.raisesIn(), 0);
@@ -128,12 +118,12 @@ class Clearances {
     Optional<Double> leastWith(CamCard card, Engine with, ValveKind kind) {
       CamCard.Lobe lobe = card.lobe(kind);
       double ratio = with.drive().ratio(kind);
-      double lash = with.drive().lifter().hydraulic() ? 0 : with.lash().targetIn(kind);
+      double lash = with.lash().targetIn(kind);
       return valves.stream()
           .filter(m -> m.valve().kind() == kind)
           .map(
               m -> {
-                double earlier = earlierDeg(m.gap(), lobe.centreDeg());
+                double earlier = m.gap().earlierDeg(lobe.centreDeg());
                 return m.gap()
                     .least(
                         m.gap().tightest(m.readings()).orElseThrow(),

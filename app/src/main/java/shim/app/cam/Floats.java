@@ -45,11 +45,8 @@ import shim.core.stats.Range;
 class Floats {
   private static final double USUAL_TOP_RPM = 7000;
   private static final double DRAWN_RPM = 100;
-  private static final double G_PER_LBM = 453.59237;
 
-  /** Spring steel; values from memory. */
-  private static final double SHEAR_PSI = 11.5e6;
-
+  /** Spring steel; value from memory. */
   private static final double STEEL_LBM_PER_IN3 = 0.284;
 
   private final CamBook book;
@@ -168,7 +165,7 @@ class Floats {
         kind,
         missing,
         table.map(t -> t.name() + " (" + t.valve() + ")").orElse(null),
-        train.map(t -> t.atValveLbm(ratio) * G_PER_LBM).orElse(null),
+        train.map(t -> t.atValveG(ratio)).orElse(null),
         boost,
         atMost,
         laid.flatMap(l -> worst.map(s -> l.floats(fresh(s, springs, boost)))).orElse(null),
@@ -190,7 +187,7 @@ class Floats {
       double boostLbf,
       double top) {
     double ratio = engine.drive().ratio(kind);
-    double lash = engine.drive().lifter().hydraulic() ? 0 : engine.lash().targetIn(kind);
+    double lash = engine.lash().targetIn(kind);
     SmoothLobe lobe = CamBook.smooth(table, engine);
     return new Laid(
         new FloatMargin(lobe, ratio, lash, train),
@@ -314,7 +311,8 @@ class Floats {
                 i,
                 open > shut && shut >= 0 ? life.between(shut, open).factor() : null,
                 WireLife.surgeRatio(
-                    WireLife.surgeHz(wire, SHEAR_PSI, STEEL_LBM_PER_IN3), laid.topRpm())));
+                    WireLife.surgeHz(wire, RoundWire.STEEL_SHEAR_PSI, STEEL_LBM_PER_IN3),
+                    laid.topRpm())));
       }
     }
     return all;

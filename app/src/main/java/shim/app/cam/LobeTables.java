@@ -106,13 +106,4 @@ class LobeTables {
                         m.accelerationBandInPerDeg2()))
             .toList());
   }
-
-  /** Most two lobes differ in lift, centres laid on each other, inch. */
-  static double differsIn(SmoothLobe one, SmoothLobe other) {
-    double most = 0;
-    for (LobeCurve.Row r : one.curve().rows()) {
-      most = Math.max(most, Math.abs(r.liftIn() - other.curve().liftIn(r.fromCentreDeg())));
-    }
-    return most;
-  }
 }

@@ -181,8 +181,8 @@ class SideBySides {
   }
 
   private static ValveLift lift(Engine engine, CamCard.Lobe lobe) {
-    double lash = engine.drive().lifter().hydraulic() ? 0 : engine.lash().targetIn(lobe.kind());
-    return new ValveLift(lobe, engine.drive().ratio(lobe.kind()), lash);
+    return new ValveLift(
+        lobe, engine.drive().ratio(lobe.kind()), engine.lash().targetIn(lobe.kind()));
   }
 
   LashTuningView lash(UUID engineId) {

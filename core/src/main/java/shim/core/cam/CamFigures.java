@@ -74,10 +74,7 @@ public record CamFigures(
 
   private static LobeLine line(Engine engine, CamCard.Lobe lobe, double lessLashIn) {
     double ratio = engine.drive().ratio(lobe.kind());
-    double lash =
-        engine.drive().lifter().hydraulic()
-            ? 0
-            : Math.max(0, engine.lash().targetIn(lobe.kind()) - lessLashIn);
+    double lash = Math.max(0, engine.lash().targetIn(lobe.kind()) - lessLashIn);
     MovingDuration moving = MovingDuration.of(lobe, lash, ratio);
     double high = moving.highDeg() == null ? Double.POSITIVE_INFINITY : moving.highDeg();
     Bounds duration = new Bounds(moving.lowDeg(), mid(moving.lowDeg(), high), high);

@@ -60,6 +60,10 @@ public final class FloatMargin {
 
   /** Deceleration of the valve, inch per cam radian²; from inch of lobe per crank degree². */
   private double perRadian2(double lobePerDeg2) {
+    return perRadian2(lobePerDeg2, ratio);
+  }
+
+  private static double perRadian2(double lobePerDeg2, double ratio) {
     double degPerCamRadian = Angle.CYCLE_DEG / 2 / Math.PI;
     return lobePerDeg2 * ratio * degPerCamRadian * degPerCamRadian;
   }
@@ -96,7 +100,11 @@ public final class FloatMargin {
   }
 
   private double rpm(double loadLbf, double lobePerDeg2) {
-    double omega = Math.sqrt(loadLbf * IN_PER_S2 / (massLbm * perRadian2(lobePerDeg2)));
+    return rpm(loadLbf, massLbm, perRadian2(lobePerDeg2));
+  }
+
+  private static double rpm(double loadLbf, double massLbm, double perRadian2) {
+    double omega = Math.sqrt(loadLbf * IN_PER_S2 / (massLbm * perRadian2));
     return Math.min(MOST_RPM, omega * 60 / Math.PI);
   }
 
@@ -154,10 +162,7 @@ public final class FloatMargin {
     CamCard.Duration top = lobe.durations().get(lobe.durations().size() - 1);
     double half = top.durationDeg() / 2;
     double least = 2 * (lobe.lobeLiftIn() - top.tappetLiftIn()) / (half * half);
-    double degPerCamRadian = Angle.CYCLE_DEG / 2 / Math.PI;
-    double a = least * ratio * degPerCamRadian * degPerCamRadian;
     double open = spring.midLbf(lobe.lobeLiftIn() * ratio);
-    double omega = Math.sqrt(open * IN_PER_S2 / (train.atValveLbm(ratio) * a));
-    return Math.min(MOST_RPM, omega * 60 / Math.PI);
+    return rpm(open, train.atValveLbm(ratio), perRadian2(least, ratio));
   }
 }

@@ -129,6 +129,11 @@ public record PistonToValve(
     return crown == Crown.POCKET ? raisesIn * cos : raisesIn / cos;
   }
 
+  /** How much earlier a lobe with this centre stands than when it was measured, crank degrees. */
+  public double earlierDeg(double otherCentreDeg) {
+    return kind == ValveKind.INTAKE ? centreDeg - otherCentreDeg : otherCentreDeg - centreDeg;
+  }
+
   private double fromCentre(double atdcDeg, double advanceDeg) {
     double centre = kind == ValveKind.INTAKE ? centreDeg : -centreDeg;
     return atdcDeg + advanceDeg - centre;

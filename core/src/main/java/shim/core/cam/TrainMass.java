@@ -38,16 +38,19 @@ public record TrainMass(
 
   /** All of it as if it sat on the valve, lbm. */
   public double atValveLbm(double ratio) {
+    return atValveG(ratio) / G_PER_LBM;
+  }
+
+  /** All of it as if it sat on the valve, gram. */
+  public double atValveG(double ratio) {
     if (!(ratio > 0.5 && ratio < 3)) {
       throw new IllegalArgumentException("a ratio of " + ratio + " is no rocker's");
     }
-    double g =
-        valveG
-            + retainerG
-            + locksG
-            + springG / 3
-            + rockerGIn2 / (rockerArmIn * rockerArmIn)
-            + (pushrodG + lifterG) / (ratio * ratio);
-    return g / G_PER_LBM;
+    return valveG
+        + retainerG
+        + locksG
+        + springG / 3
+        + rockerGIn2 / (rockerArmIn * rockerArmIn)
+        + (pushrodG + lifterG) / (ratio * ratio);
   }
 }

@@ -29,16 +29,24 @@ public record CrankModel(Layout layout, List<ValveWindow> windows) {
    * @param marginDeg the team's own margin a side, crank degrees; empty for the usual one
    */
   public static CrankModel of(Layout layout, CamCard cam, Optional<Double> marginDeg) {
+    OffBase intake = OffBase.of(cam.intake());
+    OffBase exhaust = OffBase.of(cam.exhaust());
     return new CrankModel(
         layout,
         layout.positions().stream()
-            .map(p -> window(layout, p, cam.lobe(p.kind()), marginDeg))
+            .map(
+                p ->
+                    window(
+                        layout,
+                        p,
+                        cam.lobe(p.kind()),
+                        p.kind() == ValveKind.INTAKE ? intake : exhaust,
+                        marginDeg))
             .toList());
   }
 
   private static ValveWindow window(
-      Layout layout, Position p, CamCard.Lobe lobe, Optional<Double> marginDeg) {
-    OffBase off = OffBase.of(lobe);
+      Layout layout, Position p, CamCard.Lobe lobe, OffBase off, Optional<Double> marginDeg) {
     double centre = layout.compressionTdcDeg(p.cylinder()) + lobe.centrePhaseDeg();
     return new ValveWindow(
         p,

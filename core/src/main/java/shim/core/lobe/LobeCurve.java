@@ -154,6 +154,14 @@ public final class LobeCurve {
     return sum * step;
   }
 
+  /** Most another lobe differs from this in lift, centres laid on each other, inch. */
+  public double differsIn(LobeCurve other) {
+    return rows.stream()
+        .mapToDouble(r -> Math.abs(r.liftIn() - other.liftIn(r.fromCentreDeg())))
+        .max()
+        .orElse(0);
+  }
+
   /** This lobe with its angles counted from elsewhere. */
   LobeCurve countedFrom(double deg) {
     return new LobeCurve(

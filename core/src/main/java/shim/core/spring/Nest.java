@@ -24,9 +24,6 @@ public record Nest(
     Optional<LoadCurve> inner,
     OptionalDouble outerShare,
     List<SpringSheet.Wire> rings) {
-  /** Shear modulus of spring steel wire, psi; value from memory. It cancels in the share. */
-  private static final double SHEAR_PSI = 11.5e6;
-
   /** How a load of one ring is known. */
   public enum Source {
     MEASURED,
@@ -84,7 +81,8 @@ public record Nest(
     if (w.wireIn() == null || w.odIn() == null || w.coils() == null) {
       return null;
     }
-    return new RoundWire(w.wireIn(), w.odIn() - w.wireIn(), w.coils()).rateLbfPerIn(SHEAR_PSI);
+    return new RoundWire(w.wireIn(), w.odIn() - w.wireIn(), w.coils())
+        .rateLbfPerIn(RoundWire.STEEL_SHEAR_PSI);
   }
 
   /** Load of the outer alone at a height; empty where nothing tells. */

@@ -8,6 +8,9 @@ package shim.core.spring;
  * @param active number of active coils Na
  */
 public record RoundWire(double wireIn, double coilIn, double active) {
+  /** Shear modulus of spring steel wire, psi; value from memory. */
+  public static final double STEEL_SHEAR_PSI = 11.5e6;
+
   public RoundWire {
     if (!(wireIn > 0 && coilIn > wireIn && active > 0)) {
       throw new IllegalArgumentException(
