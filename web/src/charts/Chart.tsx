@@ -171,3 +171,22 @@ export function Moment({ field, at, colour, words, dashes, strokeWidth = 1, stro
 export function pathOf<T>(points: readonly T[], x: (p: T) => number, y: (p: T) => number): string {
   return points.length === 0 ? "" : `M${points.map((p) => `${x(p)} ${y(p)}`).join("L")}`;
 }
+
+/** The field between two lines through the same points, closed. */
+export function bandOf<T>(
+  points: readonly T[],
+  x: (p: T) => number,
+  low: (p: T) => number,
+  high: (p: T) => number,
+): string {
+  const edge = [
+    ...points.map((p) => [x(p), high(p)] as const),
+    ...[...points].reverse().map((p) => [x(p), low(p)] as const),
+  ];
+  const around = pathOf(
+    edge,
+    ([across]) => across,
+    ([, up]) => up,
+  );
+  return around && `${around}Z`;
+}

@@ -1,5 +1,5 @@
 import type { Schemas } from "../../api/client";
-import { Chart, Level, Moment, pathOf } from "../../charts/Chart";
+import { bandOf, Chart, Level, Moment, pathOf } from "../../charts/Chart";
 import { useSettings } from "../../shell/settings";
 import { loadText, loadUnit } from "../../units/load";
 import { rpmText } from "../../units/rpm";
@@ -34,15 +34,12 @@ export function Curves({ side, topRpm }: { side: Side; topRpm: number }) {
           return (
             <>
               <path
-                d={`${pathOf(
+                d={bandOf(
                   side.nextCurve,
                   (a) => f.x(a.rpm),
-                  (a) => f.y(load(a.highLbf)),
-                )}${pathOf(
-                  [...side.nextCurve].reverse(),
-                  (a) => f.x(a.rpm),
                   (a) => f.y(load(a.lowLbf)),
-                ).replace("M", "L")}Z`}
+                  (a) => f.y(load(a.highLbf)),
+                )}
                 fill="var(--accent)"
                 opacity={0.18}
               />

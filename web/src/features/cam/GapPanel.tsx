@@ -1,5 +1,5 @@
 import type { Schemas } from "../../api/client";
-import { Chart, Level, Moment, pathOf } from "../../charts/Chart";
+import { bandOf, Chart, Level, Moment, pathOf } from "../../charts/Chart";
 import { useSettings } from "../../shell/settings";
 import { Notice } from "../../ui/Notice";
 import { fromInch } from "../../units/lash";
@@ -86,11 +86,12 @@ function Curve({ valve }: { valve: Schemas["ValveGap"] }) {
         return (
           <>
             <path
-              d={`${line((a) => a.highIn)}${pathOf(
-                [...near].reverse(),
+              d={bandOf(
+                near,
                 (a) => f.x(a.deg),
                 (a) => f.y(Math.min(high, v(a.lowIn))),
-              ).replace("M", "L")}Z`}
+                (a) => f.y(Math.min(high, v(a.highIn))),
+              )}
               fill="var(--line)"
               opacity={0.22}
             />

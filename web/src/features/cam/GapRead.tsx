@@ -6,7 +6,7 @@ import { Notice } from "../../ui/Notice";
 import { readNumber } from "../../units/load";
 import { ASKED, TRAPS } from "./camWords";
 import { DialGap } from "./DialGap";
-import type { Figure, useReadings } from "./useSitting";
+import { figuresAt, nextOpen, type useReadings } from "./useSitting";
 
 interface GapReadProps {
   engine: Schemas["EngineView"];
@@ -22,19 +22,14 @@ const usual = (valve: string) => (valve.includes("I") ? 10 : -10);
 /** The gap at one valve after another, from the number block; a key for one that was not reached. */
 export function GapRead({ engine, work, valve, onValve, school }: GapReadProps) {
   const valves = engine.layout.banks.flatMap((b) => b.valves);
-  const of = (figures: Figure[], v: string) => figures.filter((f) => f.what === "GAP" && f.valve === v);
-  const next = (figures: Figure[], from: number) =>
-    valves.map((_, i) => (from + i) % valves.length).find((i) => of(figures, valves[i] ?? "").length === 0);
-  const first = valves[next(work.figures, 0) ?? 0] ?? "";
-  const here = valve ?? first;
+  const here = valve ?? nextOpen(valves, work.figures, "GAP", 0) ?? valves[0] ?? "";
   const [angle, setAngle] = useState<string>();
   const deg = readNumber((angle ?? String(usual(here))).replace("−", "-"));
   const keep = (touched: boolean) => (figure: number) => {
     work.read({ what: "GAP", valve: here, at: deg ?? usual(here), figure, touched });
-    const at = valves.indexOf(here);
     const now = [...work.figures, { what: "GAP" as const, valve: here, at: 0, figure, touched }];
-    const on = next(now, at + 1);
-    if (on !== undefined) onValve(valves[on] ?? here);
+    const on = nextOpen(valves, now, "GAP", valves.indexOf(here) + 1);
+    if (on !== undefined) onValve(on);
   };
   const move = (by: number) =>
     onValve(valves[(valves.indexOf(here) + by + valves.length) % valves.length] ?? here);
@@ -46,7 +41,7 @@ export function GapRead({ engine, work, valve, onValve, school }: GapReadProps) 
       name={asked.name}
       how={asked.how}
       of="INCH"
-      taken={of(work.figures, here).map((f) => f.figure)}
+      taken={figuresAt(work.figures, "GAP", here).map((f) => f.figure)}
       initials={work.hand !== ""}
       onKeep={keep(true)}
       onMove={move}

@@ -1,5 +1,5 @@
 import type { Schemas } from "../../api/client";
-import { Chart, Moment, pathOf } from "../../charts/Chart";
+import { bandOf, Chart, Moment, pathOf } from "../../charts/Chart";
 import { useSettings } from "../../shell/settings";
 import { fromInch } from "../../units/lash";
 import { Part } from "./CamFrame";
@@ -35,7 +35,12 @@ export function LiftsDrawing({ own, other, names }: DrawingProps) {
           const x = (a: At) => f.x(a.deg);
           const line = (lifts: At[], of: (a: At) => number) => pathOf(lifts, x, (a) => f.y(v(of(a))));
           const band = (lifts: At[], low: (a: At) => number, high: (a: At) => number) =>
-            `${line(lifts, high)}${line([...lifts].reverse(), low).replace("M", "L")}Z`;
+            bandOf(
+              lifts,
+              x,
+              (a) => f.y(v(low(a))),
+              (a) => f.y(v(high(a))),
+            );
           return (
             <>
               <path

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
-import { Chart, Level, pathOf } from "../../charts/Chart";
+import { bandOf, Chart, Level, pathOf } from "../../charts/Chart";
 import { useSettings } from "../../shell/settings";
 import { Choice } from "../../ui/Choice";
 import { fromInch } from "../../units/lash";
@@ -57,15 +57,12 @@ export function LobeTold({ lobe, all }: { lobe: Lobe; all: Lobe[] }) {
             )}
             {what === "acceleration" && (
               <path
-                d={`${pathOf(
+                d={bandOf(
                   points,
                   (m) => field.x(m.deg),
-                  (m) => field.y(value(m) + fromInch(m.accelerationBand, unit === "mm" ? "mm" : "in")),
-                )}${pathOf(
-                  [...points].reverse(),
-                  (m) => field.x(m.deg),
                   (m) => field.y(value(m) - fromInch(m.accelerationBand, unit === "mm" ? "mm" : "in")),
-                ).replace("M", "L")}Z`}
+                  (m) => field.y(value(m) + fromInch(m.accelerationBand, unit === "mm" ? "mm" : "in")),
+                )}
                 fill="var(--line)"
                 opacity={0.25}
               />

@@ -16,7 +16,7 @@ import { heightText, heightUnit, readHeight } from "../../units/load";
 import { type BenchProps, CamFrame } from "./CamFrame";
 import { ASKED } from "./camWords";
 import { RodAnswer } from "./RodAnswer";
-import { begin, type Figure, useReadings } from "./useSitting";
+import { begin, figuresAt, nextOpen, useReadings } from "./useSitting";
 
 /** Pushrods: the checker valve by valve, then which few lengths to order. */
 export function PushrodsPage() {
@@ -80,20 +80,14 @@ function Sitting({ engine, sittingId, onAnew }: SittingProps) {
   const query = useQuery(pushrodSitting(engine.id, sittingId, typed));
   const work = useReadings({ engineId: engine.id, sittingId, page: "pushrods", known: query.data?.readings });
   const valves = engine.layout.banks.flatMap((b) => b.valves);
-  const of = (figures: Figure[], v: string) => figures.filter((f) => f.what === what && f.valve === v);
-  const next = (figures: Figure[], from: number) =>
-    valves.map((_, i) => (from + i) % valves.length).find((i) => of(figures, valves[i] ?? "").length === 0);
   const [valve, setValve] = useState<string>();
   const view = query.data;
   if (!view) return query.error ? <Problem error={query.error} /> : <Waiting />;
-  const here = valve ?? valves[next(work.figures, 0) ?? 0] ?? "";
+  const here = valve ?? nextOpen(valves, work.figures, what, 0) ?? valves[0] ?? "";
   const keep = (figure: number) => {
     work.read({ what, valve: here, figure });
-    const on = next(
-      [...work.figures, { what, valve: here, at: 0, figure, touched: true }],
-      valves.indexOf(here) + 1,
-    );
-    setValve(on === undefined ? here : valves[on]);
+    const now = [...work.figures, { what, valve: here, at: 0, figure, touched: true }];
+    setValve(nextOpen(valves, now, what, valves.indexOf(here) + 1) ?? here);
   };
   const move = (by: number) => setValve(valves[(valves.indexOf(here) + by + valves.length) % valves.length]);
   const rods = new Map(view.rods.map((r) => [r.valve, r]));
@@ -139,7 +133,7 @@ function Sitting({ engine, sittingId, onAnew }: SittingProps) {
           how={asked.how}
           of="INCH"
           signed={what === "TIP_OFFSET"}
-          taken={of(work.figures, here).map((f) => f.figure)}
+          taken={figuresAt(work.figures, what, here).map((f) => f.figure)}
           initials={work.hand !== ""}
           onKeep={keep}
           onMove={move}

@@ -31,6 +31,16 @@ export interface Figure {
   touched: boolean;
 }
 
+/** Figures of one kind at one valve, the oldest first. */
+export const figuresAt = (figures: Figure[], what: What, valve: string) =>
+  figures.filter((f) => f.what === what && f.valve === valve);
+
+/** The next valve round from a place that has no figure of a kind yet. */
+export const nextOpen = (valves: string[], figures: Figure[], what: What, from: number) =>
+  valves
+    .map((_, i) => valves[(from + i) % valves.length] ?? "")
+    .find((v) => figuresAt(figures, what, v).length === 0);
+
 interface Of {
   engineId: string;
   sittingId: string;

@@ -1,5 +1,5 @@
 import type { Schemas } from "../../api/client";
-import { Chart, type Field, Level, Moment, pathOf } from "../../charts/Chart";
+import { bandOf, Chart, type Field, Level, Moment, pathOf } from "../../charts/Chart";
 import { useSettings } from "../../shell/settings";
 import { loadText, loadUnit } from "../../units/load";
 
@@ -7,16 +7,13 @@ type Life = Schemas["SpringLife"];
 
 const PAD = { l: 46, r: 14, t: 22, b: 26 };
 
-function area(band: Schemas["LoadBand"][], { x, y }: Field): string {
-  const top = band.map((b) => ({ at: x(b.hours), lbf: y(b.highLbf) }));
-  const bottom = [...band].reverse().map((b) => ({ at: x(b.hours), lbf: y(b.lowLbf) }));
-  const around = pathOf(
-    [...top, ...bottom],
-    (p) => p.at,
-    (p) => p.lbf,
+const area = (band: Schemas["LoadBand"][], { x, y }: Field) =>
+  bandOf(
+    band,
+    (b) => x(b.hours),
+    (b) => y(b.lowLbf),
+    (b) => y(b.highLbf),
   );
-  return around && `${around}Z`;
-}
 
 const line = (band: Schemas["LoadBand"][], { x, y }: Field) =>
   pathOf(
