@@ -299,6 +299,23 @@ class CamApiTest extends ApiTest {
         .isCloseTo(four, within(1e-9));
   }
 
+  /** Knowing the cam better does not make room: a gap says the same, measured before or after. */
+  @Test
+  void aLobeMeasuredLaterIsReadIntoTheGapsOfTheSameCam() {
+    put("/api/engines/" + engine + "/cam/bench", ANGLES);
+    String gap = ",\"valve\":\"1I\",\"at\":10,\"touched\":true";
+    String before = sitting("CLEARANCE", "");
+    read(before, "GAP", 0.120, gap);
+    String lobe = measured("1I", false, 0.42);
+    put("/api/engines/" + engine + "/cam/lobes/" + lobe + "/use", "{\"hand\":\"KV\"}");
+    String after = sitting("CLEARANCE", "");
+    read(after, "GAP", 0.120, gap);
+    String least = "$.valves[?(@.valve=='1I')].leastIn";
+    String asked = "/clearance?advanceDeg=4";
+    assertThat(number(text(get("/api/cam-sittings/" + before + asked)), least))
+        .isEqualTo(number(text(get("/api/cam-sittings/" + after + asked)), least));
+  }
+
   @Test
   void weightsThatCannotBeAreRefusedWhereTheyAreWritten() {
     for (String bad : List.of("-5", "2001", "1e300")) {

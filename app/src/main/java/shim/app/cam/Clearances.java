@@ -175,6 +175,9 @@ class Clearances {
     if (!missing.isEmpty()) {
       return new Bench(id, kept.sitting(), engine, sheet, List.of(), missing, false, Map.of());
     }
+    // a lobe measured since tells more of the same cam: what was measured is read by it too
+    CamCard card =
+        (BenchSums.sameCam(kept.engine(), stored.sheet()) ? engine : then).cam().orElseThrow();
     Optional<Installed> was = stands(stored.id(), kept.engine(), kept.sitting().engineHours());
     Optional<Installed> is = stands(stored.id(), stored.sheet(), Double.POSITIVE_INFINITY);
     return new Bench(
@@ -184,11 +187,12 @@ class Clearances {
         sheet,
         measured(
             then,
+            card,
             sheet,
             kept.sitting(),
             rows(id, engine),
             BenchSums.slide(stored.sheet()).orElseThrow(),
-            centres(was, then.cam().orElseThrow())),
+            centres(was, card)),
         missing,
         is.isPresent(),
         centres(is, engine.cam().orElseThrow()));
@@ -225,12 +229,12 @@ class Clearances {
 
   private static List<Measured> measured(
       Engine then,
+      CamCard card,
       BenchSheet sheet,
       SittingSheet sitting,
       List<CamReadingRow> rows,
       CrankSlide slide,
       Map<ValveKind, Double> centre) {
-    CamCard card = then.cam().orElseThrow();
     Map<Position, List<CamReadingRow>> at = new LinkedHashMap<>();
     then.layout().positions().forEach(p -> at.put(p, new ArrayList<>()));
     rows.forEach(
