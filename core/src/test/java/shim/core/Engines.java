@@ -101,7 +101,7 @@ public final class Engines {
   }
 
   public static EngineSheet with(EngineSheet s, CamSheet cam) {
-    return new EngineSheet(s.name(), s.layout(), s.drive(), s.bottomEnd(), cam, s.rules(), s.use());
+    return s.withCam(cam);
   }
 
   public static EngineSheet with(EngineSheet s, EngineSheet.LayoutSheet layout) {

@@ -121,31 +121,6 @@ final class BenchSums {
         : OptionalDouble.of(sheet.use().boostPsi());
   }
 
-  static EngineSheet with(EngineSheet s, CamSheet cam) {
-    return new EngineSheet(s.name(), s.layout(), s.drive(), s.bottomEnd(), cam, s.rules(), s.use());
-  }
-
-  static CamSheet with(CamSheet c, @Nullable CamBench bench) {
-    return new CamSheet(
-        c.card(),
-        c.liftAt(),
-        c.liftIntakeIn(),
-        c.liftExhaustIn(),
-        c.intake(),
-        c.exhaust(),
-        c.lsaDeg(),
-        c.intakeCentreDeg(),
-        c.events(),
-        c.lashIntakeIn(),
-        c.lashExhaustIn(),
-        c.floorIntakeIn(),
-        c.floorExhaustIn(),
-        c.lashState(),
-        c.cardRatioIntake(),
-        c.cardRatioExhaust(),
-        bench);
-  }
-
   /** This engine by the card alone, nothing measured and no lash of the team's. */
   static Engines.Stored byCard(Engines.Stored stored) {
     return benched(stored, null);
@@ -159,7 +134,7 @@ final class BenchSums {
 
   private static Engines.Stored benched(Engines.Stored stored, @Nullable CamBench bench) {
     CamSheet cam = stored.sheet().cam();
-    return cam == null ? stored : with(stored, with(stored.sheet(), with(cam, bench)));
+    return cam == null ? stored : with(stored, stored.sheet().withCam(cam.withBench(bench)));
   }
 
   static Engines.Stored with(Engines.Stored stored, EngineSheet sheet) {
@@ -170,13 +145,15 @@ final class BenchSums {
   static boolean sameCam(EngineSheet a, EngineSheet b) {
     CamSheet one = a.cam();
     CamSheet other = b.cam();
-    return one == null || other == null ? one == other : with(one, null).equals(with(other, null));
+    return one == null || other == null
+        ? one == other
+        : one.withBench(null).equals(other.withBench(null));
   }
 
   /** This engine with another cam in; refused in words where its card is none. */
   static Engines.Stored withCam(Engines.Stored stored, OtherCamSheet other) {
     EngineSheet sheet = stored.sheet();
-    EngineSheet with = with(sheet, other.cam());
+    EngineSheet with = sheet.withCam(other.cam());
     EngineSheet.DriveSheet d = sheet.drive();
     boolean own = d == null || d.lifter() == null || d.lifter().hydraulic() == other.hydraulic();
     EngineSheet whole = own ? with : lifters(with, other.hydraulic());

@@ -348,8 +348,7 @@ public class CamBook {
     if (cam == null) {
       throw Refusal.invalid("cam", "write down the cam card first, under Set-up");
     }
-    engines.put(
-        stored.id(), BenchSums.with(stored.sheet(), BenchSums.with(cam, bench)), null, hand);
+    engines.put(stored.id(), stored.sheet().withCam(cam.withBench(bench)), null, hand);
   }
 
   @Transactional(readOnly = true)

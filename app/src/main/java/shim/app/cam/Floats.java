@@ -2,7 +2,9 @@ package shim.app.cam;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -37,6 +39,7 @@ import shim.core.spring.LoadCurve;
 import shim.core.spring.Nest;
 import shim.core.spring.RoundWire;
 import shim.core.spring.SpringSheet;
+import shim.core.spring.SpringType;
 import shim.core.stats.Range;
 
 /** How little spring is enough on this engine, and what a tired one costs. */
@@ -59,6 +62,18 @@ class Floats {
     this.engines = engines;
     this.standing = standing;
     this.types = types;
+  }
+
+  /** A spring at its valve, with its load when new and the height it stands at. */
+  private record Fitted(SpringStanding.Standing at, LoadCurve curve, double heightIn) {
+    SpringForce fresh(double boostLbf) {
+      return new SpringForce(curve, heightIn, 1, 0, boostLbf);
+    }
+
+    SpringForce tired(double boostLbf, Optional<Range> loss) {
+      Range l = loss.orElse(new Range(0, 0, 0));
+      return new SpringForce(curve, heightIn, 1 - l.mid(), (l.high() - l.low()) / 2, boostLbf);
+    }
   }
 
   /** One kind of valve laid out: where its springs are judged. */
@@ -117,8 +132,7 @@ class Floats {
     KindBench k = BenchSums.kind(bench, kind);
     Optional<TrainMass> train = BenchSums.train(k);
     Optional<LobeTableSheet> table = table(stored, kind);
-    List<SpringStanding.Standing> springs =
-        all.stream().filter(s -> s.position().kind() == kind).toList();
+    List<Fitted> springs = fitted(all.stream().filter(s -> s.position().kind() == kind).toList());
     List<String> missing = new ArrayList<>();
     if (train.isEmpty()) {
       missing.add("WEIGHTS");
@@ -136,7 +150,7 @@ class Floats {
                 ? 0
                 : Fit.boostLbf(BenchSums.boostPsi(stored.sheet()).orElse(0), k.headIn())
             : 0;
-    Optional<SpringStanding.Standing> first = springs.stream().findFirst();
+    Optional<Fitted> first = springs.stream().findFirst();
     Double atMost =
         train
             .flatMap(
@@ -148,19 +162,19 @@ class Floats {
                                 first.map(
                                     s ->
                                         FloatMargin.atMostRpm(
-                                            c.lobe(kind), ratio, t, fresh(s, springs, boost)))))
+                                            c.lobe(kind), ratio, t, s.fresh(boost)))))
             .orElse(null);
     Optional<Laid> laid =
         missing.isEmpty()
             ? Optional.of(laid(engine, kind, table.orElseThrow(), train.orElseThrow(), boost, top))
             : Optional.empty();
     List<SpringFloats> each =
-        laid.map(l -> springs.stream().map(s -> floats(l, s, springs)).toList()).orElse(List.of());
+        laid.map(l -> springs.stream().map(s -> floats(l, s)).toList()).orElse(List.of());
     Optional<SpringFloats> weakest =
         each.stream().min(Comparator.comparingDouble(s -> s.next().rpm()));
-    Optional<SpringStanding.Standing> worst =
+    Optional<Fitted> worst =
         weakest.flatMap(
-            w -> springs.stream().filter(s -> s.position().equals(w.valve())).findFirst());
+            w -> springs.stream().filter(s -> s.at().position().equals(w.valve())).findFirst());
     return new FloatSide(
         kind,
         missing,
@@ -168,14 +182,14 @@ class Floats {
         train.map(t -> t.atValveG(ratio)).orElse(null),
         boost,
         atMost,
-        laid.flatMap(l -> worst.map(s -> l.floats(fresh(s, springs, boost)))).orElse(null),
+        laid.flatMap(l -> worst.map(s -> l.floats(s.fresh(boost)))).orElse(null),
         weakest.orElse(null),
         each,
         laid.map(l -> kinds(l, springs, bench)).orElse(List.of()),
-        laid.flatMap(l -> worst.map(s -> l.curve(fresh(s, springs, boost)))).orElse(List.of()),
-        laid.flatMap(l -> worst.map(s -> l.curve(tired(s, springs, boost, s.lossNow()))))
+        laid.flatMap(l -> worst.map(s -> l.curve(s.fresh(boost)))).orElse(List.of()),
+        laid.flatMap(l -> worst.map(s -> l.curve(s.tired(boost, s.at().lossNow()))))
             .orElse(List.of()),
-        laid.flatMap(l -> worst.map(s -> l.curve(tired(s, springs, boost, s.lossAtNext()))))
+        laid.flatMap(l -> worst.map(s -> l.curve(s.tired(boost, s.at().lossAtNext()))))
             .orElse(List.of()));
   }
 
@@ -197,52 +211,41 @@ class Floats {
         lobe.curve().noseIn() * ratio - lash);
   }
 
-  private double height(SpringStanding.Standing s, List<SpringStanding.Standing> all) {
-    return s.heightIn()
-        .or(() -> all.stream().flatMap(o -> o.heightIn().stream()).findFirst())
-        .orElseGet(() -> types.get(s.typeId()).type().referenceHeightIn());
+  /** Springs of a kind of valve; one whose height nobody measured stands as the first measured. */
+  private List<Fitted> fitted(List<SpringStanding.Standing> springs) {
+    Map<UUID, SpringType> kinds = new HashMap<>();
+    Optional<Double> measured = springs.stream().flatMap(o -> o.heightIn().stream()).findFirst();
+    return springs.stream()
+        .map(
+            s -> {
+              SpringType type = kinds.computeIfAbsent(s.typeId(), id -> types.get(id).type());
+              return new Fitted(
+                  s,
+                  type.curve(),
+                  s.heightIn().or(() -> measured).orElseGet(type::referenceHeightIn));
+            })
+        .toList();
   }
 
-  private SpringForce fresh(
-      SpringStanding.Standing s, List<SpringStanding.Standing> all, double boostLbf) {
-    return new SpringForce(types.get(s.typeId()).type().curve(), height(s, all), 1, 0, boostLbf);
-  }
-
-  private SpringForce tired(
-      SpringStanding.Standing s,
-      List<SpringStanding.Standing> all,
-      double boostLbf,
-      Optional<Range> loss) {
-    Range l = loss.orElse(new Range(0, 0, 0));
-    return new SpringForce(
-        types.get(s.typeId()).type().curve(),
-        height(s, all),
-        1 - l.mid(),
-        (l.high() - l.low()) / 2,
-        boostLbf);
-  }
-
-  private SpringFloats floats(
-      Laid laid, SpringStanding.Standing s, List<SpringStanding.Standing> all) {
-    FloatsView next = laid.floats(tired(s, all, laid.boostLbf(), s.lossAtNext()));
+  private static SpringFloats floats(Laid laid, Fitted s) {
+    FloatsView next = laid.floats(s.tired(laid.boostLbf(), s.at().lossAtNext()));
     return new SpringFloats(
-        s.position(),
-        s.mark(),
-        laid.margin().floats(fresh(s, all, laid.boostLbf())).rpm().mid() - next.rpm(),
-        laid.floats(tired(s, all, laid.boostLbf(), s.lossNow())),
+        s.at().position(),
+        s.at().mark(),
+        laid.margin().floats(s.fresh(laid.boostLbf())).rpm().mid() - next.rpm(),
+        laid.floats(s.tired(laid.boostLbf(), s.at().lossNow())),
         next);
   }
 
   /** Each kind of spring in place of the fitted, at the height the first stands at. */
-  private List<KindFloats> kinds(
-      Laid laid, List<SpringStanding.Standing> springs, BenchSheet bench) {
-    double height = height(springs.get(0), springs);
+  private List<KindFloats> kinds(Laid laid, List<Fitted> springs, BenchSheet bench) {
+    double height = springs.get(0).heightIn();
     List<KindFloats> all = new ArrayList<>();
     for (SpringTypes.StoredType t : types.all()) {
       if (t.type().curve().loadAt(height) <= 0) {
         continue;
       }
-      boolean fitted = springs.stream().anyMatch(s -> s.typeId().equals(t.id()));
+      boolean fitted = springs.stream().anyMatch(s -> s.at().typeId().equals(t.id()));
       Optional<Nest> nest = Nest.of(t.sheet(), t.type());
       all.add(
           new KindFloats(

@@ -17,6 +17,11 @@ public record EngineSheet(
     @Nullable RulesSheet rules,
     @Nullable UseSheet use) {
 
+  /** This engine with another cam written down. */
+  public EngineSheet withCam(@Nullable CamSheet other) {
+    return new EngineSheet(name, layout, drive, bottomEnd, other, rules, use);
+  }
+
   /**
    * @param firingOrder such as {@code 1-8-4-3-6-5-7-2}
    * @param intervals degrees between firings such as {@code 90-150-90-150}; blank for even fire
@@ -174,6 +179,28 @@ public record EngineSheet(
           cardRatioIntake,
           cardRatioExhaust,
           null);
+    }
+
+    /** The same card with what the bench found of it. */
+    public CamSheet withBench(@Nullable CamBench found) {
+      return new CamSheet(
+          card,
+          liftAt,
+          liftIntakeIn,
+          liftExhaustIn,
+          intake,
+          exhaust,
+          lsaDeg,
+          intakeCentreDeg,
+          events,
+          lashIntakeIn,
+          lashExhaustIn,
+          floorIntakeIn,
+          floorExhaustIn,
+          lashState,
+          cardRatioIntake,
+          cardRatioExhaust,
+          found);
     }
   }
 

@@ -18,7 +18,6 @@ import shim.core.engine.CamCard;
 import shim.core.engine.Engine;
 import shim.core.engine.EngineSheet;
 import shim.core.engine.EngineSheet.CamBench;
-import shim.core.engine.EngineSheet.CamSheet;
 import shim.core.engine.EngineSheet.LobeSheet;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
@@ -45,27 +44,7 @@ class CamFiguresTest {
   }
 
   private static EngineSheet with(CamBench bench) {
-    CamSheet c = Engines.cam();
-    return Engines.with(
-        Engines.sheet("inline-4"),
-        new CamSheet(
-            c.card(),
-            c.liftAt(),
-            c.liftIntakeIn(),
-            c.liftExhaustIn(),
-            c.intake(),
-            c.exhaust(),
-            c.lsaDeg(),
-            c.intakeCentreDeg(),
-            c.events(),
-            c.lashIntakeIn(),
-            c.lashExhaustIn(),
-            c.floorIntakeIn(),
-            c.floorExhaustIn(),
-            c.lashState(),
-            null,
-            null,
-            bench));
+    return Engines.with(Engines.sheet("inline-4"), Engines.cam().withBench(bench));
   }
 
   private static final Engine CARD = Engines.engine(with(null));
