@@ -253,11 +253,15 @@ final class Browser implements AutoCloseable {
 
   /** Presses Tab until the named thing has the focus: all that a keyboard alone can do. */
   Browser tabTo(String name) {
+    return keysTo(Keys.TAB, name);
+  }
+
+  private Browser keysTo(CharSequence key, String name) {
     for (int i = 0; i < 160; i++) {
       if (focusedName().strip().startsWith(name)) {
         return this;
       }
-      keys(Keys.TAB);
+      keys(key);
     }
     throw new AssertionError("Tab never reached \"" + name + "\", last: " + focusedName());
   }
@@ -334,13 +338,7 @@ final class Browser implements AutoCloseable {
 
   /** Goes back with Shift and Tab until the named box has the focus. */
   Browser tabBackTo(String name) {
-    for (int i = 0; i < 160; i++) {
-      if (focusedName().strip().startsWith(name)) {
-        return this;
-      }
-      keys(Keys.chord(Keys.SHIFT, Keys.TAB));
-    }
-    throw new AssertionError("Tab never came back to \"" + name + "\"");
+    return keysTo(Keys.chord(Keys.SHIFT, Keys.TAB), name);
   }
 
   /** Wraps axe: its serious and critical findings, in words. */
