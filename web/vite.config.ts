@@ -1,12 +1,42 @@
+import { gzipSync } from "node:zlib";
 import tailwindcss from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
 import { defineConfig } from "vite";
+import { compression } from "vite-plugin-compression2";
 import { VitePWA } from "vite-plugin-pwa";
+import { fonts } from "./build/fonts.ts";
+import { pages } from "./build/pages.ts";
+
+/** Which files of the application every page shares, and what only some of them need. */
+const GROUPS = [
+  {
+    name: "forms",
+    test: /node_modules\/(zod|react-hook-form|@hookform)\/|src\/ui\/useEntry|src\/units\/boxes/,
+  },
+  {
+    name: "sheet",
+    test: /node_modules\/(.*react-(dialog|focus-guards|focus-scope|dismissable-layer|portal|presence)|react-remove-scroll.*|aria-hidden|tslib|use-(sidecar|callback-ref)|react-style-singleton|get-nonce)\/|src\/ui\/SheetOpen/,
+  },
+  { name: "charts", test: /node_modules\/(d3-|internmap)|src\/charts\// },
+  { name: "base", test: /node_modules\/|src\/(api|shell|outbox|plan|ui|units|words)\/(?!WaitingPage)/ },
+  {
+    // What draws or takes forms brings its library along: such a piece goes by itself.
+    name: (id: string) =>
+      /(Chart|Drawing|Life|BigStop|Ribbon|Told|Form|SignOff|useStart)\w*\.tsx?$/.test(id)
+        ? null
+        : (/src\/(?:features\/)?(\w+)\//.exec(id)?.[1] ?? null),
+    debugName: "features",
+    test: /src\/(features|rail|ribbon|reading)\//,
+    minShareCount: 2,
+  },
+];
 
 export default defineConfig({
   plugins: [
+    fonts(),
     react(),
     tailwindcss(),
+    pages((code) => gzipSync(code, { level: 9 }).length),
     VitePWA({
       // A newer Shim is taken when a person says so: a reload by itself could cost what is being typed.
       registerType: "prompt",
@@ -28,8 +58,18 @@ export default defineConfig({
         maximumFileSizeToCacheInBytes: 4_000_000,
       },
     }),
+    // Packed once at build, as small as can be; what changes with every start is packed by Shim itself.
+    compression({ algorithms: ["gzip"], include: /\.(js|css|svg)$/, threshold: 512 }),
   ],
-  build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 900 },
+  build: {
+    assetsInlineLimit: 0,
+    rolldownOptions: {
+      output: {
+        // Few files: on a slow line each one waits for its turn.
+        codeSplitting: { groups: GROUPS, includeDependenciesRecursively: false },
+      },
+    },
+  },
   server: { proxy: { "/api": "http://127.0.0.1:8460" } },
   // Generous: on a busy machine a red must still mean a fault.
   test: {

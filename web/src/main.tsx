@@ -11,12 +11,15 @@ import { receive } from "./outbox/receive";
 import { router } from "./routes";
 import { openWithoutNetwork } from "./shell/newer";
 import { SettingsProvider } from "./shell/settings";
+import { fetchTheRest } from "./ui/later";
 
 const queries = new QueryClient({
   defaultOptions: {
     queries: {
       retry: (count, error) => error instanceof ApiProblem && error.offline && count < 3,
       refetchOnWindowFocus: false,
+      // What came a moment ago, while the page was on its way, is not asked for twice.
+      staleTime: 2000,
       // What Shim has answered is looked for whatever the browser thinks of the network: it may run here.
       networkMode: "always",
       gcTime: lastSeen.maxAge,
@@ -41,3 +44,5 @@ createRoot(root).render(
     </SettingsProvider>
   </StrictMode>,
 );
+
+void fetchTheRest();

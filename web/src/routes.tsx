@@ -1,61 +1,25 @@
-import { createRootRoute, createRoute, createRouter, redirect } from "@tanstack/react-router";
-import { BackupPage } from "./features/backup/BackupPage";
-import { CamPage } from "./features/cam/CamPage";
-import { CamSetupPage } from "./features/cam/CamSetupPage";
-import { ClearancePage } from "./features/cam/ClearancePage";
-import { DegreePage } from "./features/cam/DegreePage";
-import { FloatPage } from "./features/cam/FloatPage";
-import { LobesPage } from "./features/cam/LobesPage";
-import { PushrodsPage } from "./features/cam/PushrodsPage";
-import { SideBySidePage } from "./features/cam/SideBySidePage";
-import { ChangePage } from "./features/change/ChangePage";
-import { ChangeRulesPage } from "./features/change/ChangeRulesPage";
-import { CrankPage } from "./features/crank/CrankPage";
-import { EnginePage } from "./features/engine/EnginePage";
-import { NewEnginePage, SetupPage } from "./features/engine/SetupPage";
-import { SpringSheetPage } from "./features/fatigue/SpringSheetPage";
-import { SpringsPage } from "./features/fatigue/SpringsPage";
-import { TestPage } from "./features/fatigue/TestPage";
-import { TestStartPage } from "./features/fatigue/TestStartPage";
-import { AssemblePage } from "./features/head/AssemblePage";
-import { BookPage } from "./features/head/BookPage";
-import { ChoicePage } from "./features/head/ChoicePage";
-import { HeadBoxPage } from "./features/head/HeadBoxPage";
-import { HeadOrderPage } from "./features/head/HeadOrderPage";
-import { HeadPage } from "./features/head/HeadPage";
-import { HeadsOnPage } from "./features/head/HeadsOnPage";
-import { HeadsPage } from "./features/head/HeadsPage";
-import { MeasurePage } from "./features/head/MeasurePage";
-import { EnginesPage, HomePage } from "./features/home/HomePage";
-import { FilesPage } from "./features/interchange/FilesPage";
-import { BarPage } from "./features/lash/BarPage";
-import { EndPage } from "./features/lash/EndPage";
-import { HistoryPage } from "./features/lash/HistoryPage";
-import { BlankSheetPage, FilledSheetPage } from "./features/lash/LashSheet";
-import { RoundPage } from "./features/lash/RoundPage";
-import { StartPage } from "./features/lash/StartPage";
-import { InspectPage } from "./features/lifter/InspectPage";
-import { LiftersPage } from "./features/lifter/LiftersPage";
-import { BoxPage } from "./features/spring/BoxPage";
-import { ComparePage } from "./features/spring/ComparePage";
-import { OrderSheetPage } from "./features/spring/OrderSheetPage";
-import { PocketsPage } from "./features/spring/PocketsPage";
-import { SpringSetupPage } from "./features/spring/SpringSetupPage";
-import { ListsPage } from "./features/stock/ListsPage";
-import { PartsPage } from "./features/stock/PartsPage";
+import {
+  createRootRoute,
+  createRoute,
+  createRouter,
+  lazyRouteComponent,
+  type RouteComponent,
+  redirect,
+} from "@tanstack/react-router";
 import { DangerBanner } from "./features/walk/DangerBanner";
-import { JobBarPage } from "./features/walk/JobBarPage";
-import { PracticePage } from "./features/walk/PracticePage";
-import { WalkPage } from "./features/walk/WalkPage";
-import { WaitingPage } from "./outbox/WaitingPage";
 import { MOVED } from "./shell/rooms";
 import { NotFound, Shell } from "./shell/Shell";
+import { fetched } from "./ui/later";
+
+/** A page is fetched when it is first opened. */
+const page = <N extends string>(bring: () => Promise<{ [K in N]: RouteComponent }>, name: N) =>
+  lazyRouteComponent(fetched(bring), name);
 
 const rootRoute = createRootRoute({
   component: () => <Shell warning={<DangerBanner />} />,
   notFoundComponent: NotFound,
 });
-const at = <P extends string>(path: P, component: () => React.ReactNode) =>
+const at = <P extends string>(path: P, component: RouteComponent) =>
   createRoute({ getParentRoute: () => rootRoute, path, component });
 
 interface ValveSearch {
@@ -64,7 +28,7 @@ interface ValveSearch {
 }
 
 /** Pages that may open at one valve, or in one pass of an inspection: ?valve=3E&pass=lifters. */
-const atValve = <P extends string>(path: P, component: () => React.ReactNode) =>
+const atValve = <P extends string>(path: P, component: RouteComponent) =>
   createRoute({
     getParentRoute: () => rootRoute,
     path,
@@ -87,58 +51,211 @@ const moved = MOVED.map(([old, now]) =>
 );
 
 const routeTree = rootRoute.addChildren([
-  at("/", HomePage),
-  at("/engines", EnginesPage),
-  at("/engines/new", NewEnginePage),
-  at("/engines/$id", EnginePage),
-  at("/engines/$id/setup", SetupPage),
-  at("/engines/$id/lash/order", CrankPage),
-  at("/engines/$id/lash", HistoryPage),
-  at("/engines/$id/start", StartPage),
-  at("/engines/$id/lash/sheet", BlankSheetPage),
-  at("/engines/$id/springs", SpringsPage),
-  at("/engines/$id/test", TestStartPage),
-  at("/engines/$id/setup/springs", SpringSetupPage),
-  at("/engines/$id/spring-sheet", SpringSheetPage),
-  at("/engines/$id/pockets", PocketsPage),
-  at("/engines/$id/spring-compare", ComparePage),
-  at("/engines/$id/spring-box", BoxPage),
-  at("/engines/$id/order-sheet", OrderSheetPage),
-  atValve("/engines/$id/lifters", LiftersPage),
-  atValve("/engines/$id/inspect", InspectPage),
-  at("/engines/$id/change", ChangePage),
-  at("/engines/$id/setup/changes", ChangeRulesPage),
-  at("/engines/$id/setup/cam", CamSetupPage),
-  at("/engines/$id/cam", CamPage),
-  at("/engines/$id/cam/degree", DegreePage),
-  at("/engines/$id/cam/lobes", LobesPage),
-  at("/engines/$id/cam/side-by-side", SideBySidePage),
-  at("/engines/$id/cam/clearance", ClearancePage),
-  at("/engines/$id/cam/pushrods", PushrodsPage),
-  at("/engines/$id/cam/float", FloatPage),
-  at("/engines/$id/setup/files", FilesPage),
+  at(
+    "/",
+    page(() => import("./features/home/HomePage"), "HomePage"),
+  ),
+  at(
+    "/engines",
+    page(() => import("./features/home/EnginesPage"), "EnginesPage"),
+  ),
+  at(
+    "/engines/new",
+    page(() => import("./features/engine/SetupPage"), "NewEnginePage"),
+  ),
+  at(
+    "/engines/$id",
+    page(() => import("./features/engine/EnginePage"), "EnginePage"),
+  ),
+  at(
+    "/engines/$id/setup",
+    page(() => import("./features/engine/SetupPage"), "SetupPage"),
+  ),
+  at(
+    "/engines/$id/lash/order",
+    page(() => import("./features/crank/CrankPage"), "CrankPage"),
+  ),
+  at(
+    "/engines/$id/lash",
+    page(() => import("./features/lash/HistoryPage"), "HistoryPage"),
+  ),
+  at(
+    "/engines/$id/start",
+    page(() => import("./features/lash/StartPage"), "StartPage"),
+  ),
+  at(
+    "/engines/$id/lash/sheet",
+    page(() => import("./features/lash/LashSheet"), "BlankSheetPage"),
+  ),
+  at(
+    "/engines/$id/springs",
+    page(() => import("./features/fatigue/SpringsPage"), "SpringsPage"),
+  ),
+  at(
+    "/engines/$id/test",
+    page(() => import("./features/fatigue/TestStartPage"), "TestStartPage"),
+  ),
+  at(
+    "/engines/$id/setup/springs",
+    page(() => import("./features/spring/SpringSetupPage"), "SpringSetupPage"),
+  ),
+  at(
+    "/engines/$id/spring-sheet",
+    page(() => import("./features/fatigue/SpringSheetPage"), "SpringSheetPage"),
+  ),
+  at(
+    "/engines/$id/pockets",
+    page(() => import("./features/spring/PocketsPage"), "PocketsPage"),
+  ),
+  at(
+    "/engines/$id/spring-compare",
+    page(() => import("./features/spring/ComparePage"), "ComparePage"),
+  ),
+  at(
+    "/engines/$id/spring-box",
+    page(() => import("./features/spring/BoxPage"), "BoxPage"),
+  ),
+  at(
+    "/engines/$id/order-sheet",
+    page(() => import("./features/spring/OrderSheetPage"), "OrderSheetPage"),
+  ),
+  atValve(
+    "/engines/$id/lifters",
+    page(() => import("./features/lifter/LiftersPage"), "LiftersPage"),
+  ),
+  atValve(
+    "/engines/$id/inspect",
+    page(() => import("./features/lifter/InspectPage"), "InspectPage"),
+  ),
+  at(
+    "/engines/$id/change",
+    page(() => import("./features/change/ChangePage"), "ChangePage"),
+  ),
+  at(
+    "/engines/$id/setup/changes",
+    page(() => import("./features/change/ChangeRulesPage"), "ChangeRulesPage"),
+  ),
+  at(
+    "/engines/$id/setup/cam",
+    page(() => import("./features/cam/CamSetupPage"), "CamSetupPage"),
+  ),
+  at(
+    "/engines/$id/cam",
+    page(() => import("./features/cam/CamPage"), "CamPage"),
+  ),
+  at(
+    "/engines/$id/cam/degree",
+    page(() => import("./features/cam/DegreePage"), "DegreePage"),
+  ),
+  at(
+    "/engines/$id/cam/lobes",
+    page(() => import("./features/cam/LobesPage"), "LobesPage"),
+  ),
+  at(
+    "/engines/$id/cam/side-by-side",
+    page(() => import("./features/cam/SideBySidePage"), "SideBySidePage"),
+  ),
+  at(
+    "/engines/$id/cam/clearance",
+    page(() => import("./features/cam/ClearancePage"), "ClearancePage"),
+  ),
+  at(
+    "/engines/$id/cam/pushrods",
+    page(() => import("./features/cam/PushrodsPage"), "PushrodsPage"),
+  ),
+  at(
+    "/engines/$id/cam/float",
+    page(() => import("./features/cam/FloatPage"), "FloatPage"),
+  ),
+  at(
+    "/engines/$id/setup/files",
+    page(() => import("./features/interchange/FilesPage"), "FilesPage"),
+  ),
   ...moved,
-  at("/jobs/$id", WalkPage),
-  at("/jobs/$id/bar", JobBarPage),
-  at("/parts", PartsPage),
-  at("/parts/lists", ListsPage),
-  at("/parts/heads", HeadsPage),
-  at("/heads/$id", HeadPage),
-  at("/heads/$id/measure", MeasurePage),
-  at("/heads/$id/springs", ChoicePage),
-  at("/heads/$id/box", HeadBoxPage),
-  at("/heads/$id/order", HeadOrderPage),
-  at("/heads/$id/assemble", AssemblePage),
-  at("/heads/$id/book", BookPage),
-  at("/heads/$id/on", HeadsOnPage),
-  at("/practice", PracticePage),
-  at("/waiting", WaitingPage),
-  at("/backup", BackupPage),
-  at("/tests/$id", TestPage),
-  atValve("/rounds/$id", RoundPage),
-  at("/rounds/$id/bar", BarPage),
-  at("/rounds/$id/end", EndPage),
-  at("/rounds/$id/sheet", FilledSheetPage),
+  at(
+    "/jobs/$id",
+    page(() => import("./features/walk/WalkPage"), "WalkPage"),
+  ),
+  at(
+    "/jobs/$id/bar",
+    page(() => import("./features/walk/JobBarPage"), "JobBarPage"),
+  ),
+  at(
+    "/parts",
+    page(() => import("./features/stock/PartsPage"), "PartsPage"),
+  ),
+  at(
+    "/parts/lists",
+    page(() => import("./features/stock/ListsPage"), "ListsPage"),
+  ),
+  at(
+    "/parts/heads",
+    page(() => import("./features/head/HeadsPage"), "HeadsPage"),
+  ),
+  at(
+    "/heads/$id",
+    page(() => import("./features/head/HeadPage"), "HeadPage"),
+  ),
+  at(
+    "/heads/$id/measure",
+    page(() => import("./features/head/MeasurePage"), "MeasurePage"),
+  ),
+  at(
+    "/heads/$id/springs",
+    page(() => import("./features/head/ChoicePage"), "ChoicePage"),
+  ),
+  at(
+    "/heads/$id/box",
+    page(() => import("./features/head/HeadBoxPage"), "HeadBoxPage"),
+  ),
+  at(
+    "/heads/$id/order",
+    page(() => import("./features/head/HeadOrderPage"), "HeadOrderPage"),
+  ),
+  at(
+    "/heads/$id/assemble",
+    page(() => import("./features/head/AssemblePage"), "AssemblePage"),
+  ),
+  at(
+    "/heads/$id/book",
+    page(() => import("./features/head/BookPage"), "BookPage"),
+  ),
+  at(
+    "/heads/$id/on",
+    page(() => import("./features/head/HeadsOnPage"), "HeadsOnPage"),
+  ),
+  at(
+    "/practice",
+    page(() => import("./features/walk/PracticePage"), "PracticePage"),
+  ),
+  at(
+    "/waiting",
+    page(() => import("./outbox/WaitingPage"), "WaitingPage"),
+  ),
+  at(
+    "/backup",
+    page(() => import("./features/backup/BackupPage"), "BackupPage"),
+  ),
+  at(
+    "/tests/$id",
+    page(() => import("./features/fatigue/TestPage"), "TestPage"),
+  ),
+  atValve(
+    "/rounds/$id",
+    page(() => import("./features/lash/RoundPage"), "RoundPage"),
+  ),
+  at(
+    "/rounds/$id/bar",
+    page(() => import("./features/lash/BarPage"), "BarPage"),
+  ),
+  at(
+    "/rounds/$id/end",
+    page(() => import("./features/lash/EndPage"), "EndPage"),
+  ),
+  at(
+    "/rounds/$id/sheet",
+    page(() => import("./features/lash/LashSheet"), "FilledSheetPage"),
+  ),
 ]);
 
 export const router = createRouter({ routeTree, defaultPreload: false });

@@ -1,7 +1,7 @@
-import { z } from "zod";
+import * as v from "valibot";
 import { type Parcel, parcelSchema } from "./parcel";
 
-const file = z.object({ shim: z.literal("waiting"), parcels: z.array(parcelSchema) });
+const file = v.object({ shim: v.literal("waiting"), parcels: v.array(parcelSchema) });
 
 /** Gives what waits to a person as a file, to be sent from another device. Photos stay here. */
 export function handOver(parcels: readonly Parcel[]) {
@@ -16,7 +16,7 @@ export function handOver(parcels: readonly Parcel[]) {
 /** Reads such a file; throws in words. */
 export function readHandedOver(text: string): Parcel[] {
   try {
-    return file.parse(JSON.parse(text)).parcels.map((p) => ({ ...p, held: false }));
+    return v.parse(file, JSON.parse(text)).parcels.map((p) => ({ ...p, held: false }));
   } catch {
     throw new Error("this is no file that a Shim page has handed over");
   }

@@ -1,76 +1,76 @@
-import { z } from "zod";
+import * as v from "valibot";
 import type { Schemas } from "../api/client";
 
 /**
  * One thing entered on this device that Shim has not taken yet. Each kind is one call of the API,
  * under an id made here, so that sending it again changes nothing.
  */
-const id = z.string().min(1);
-const entry = <T>() => z.custom<T>((v) => typeof v === "object" && v !== null && !Array.isArray(v));
+const id = v.pipe(v.string(), v.nonEmpty());
+const entry = <T>() => v.custom<T>((x) => typeof x === "object" && x !== null && !Array.isArray(x));
 
-const contents = z.discriminatedUnion("kind", [
-  z.object({
-    kind: z.literal("reading"),
+const contents = v.variant("kind", [
+  v.object({
+    kind: v.literal("reading"),
     roundId: id,
     readingId: id,
     /** It corrects a reading that waits itself: its version is known once that one is taken. */
-    follows: z.boolean().optional(),
+    follows: v.optional(v.boolean()),
     body: entry<Schemas["ReadingEntry"]>(),
   }),
-  z.object({
-    kind: z.literal("unread"),
+  v.object({
+    kind: v.literal("unread"),
     roundId: id,
     readingId: id,
     valve: id,
-    hand: z.string(),
+    hand: v.string(),
     /** Shim has it for certain; else it may only wait here. */
-    known: z.boolean(),
+    known: v.boolean(),
   }),
-  z.object({ kind: z.literal("look"), roundId: id, valve: id, body: entry<Schemas["ValveLook"]>() }),
-  z.object({ kind: z.literal("crank"), roundId: id, body: entry<Schemas["CrankNow"]>() }),
-  z.object({ kind: z.literal("load"), testId: id, readingId: id, body: entry<Schemas["LoadEntry"]>() }),
-  z.object({
-    kind: z.literal("unload"),
+  v.object({ kind: v.literal("look"), roundId: id, valve: id, body: entry<Schemas["ValveLook"]>() }),
+  v.object({ kind: v.literal("crank"), roundId: id, body: entry<Schemas["CrankNow"]>() }),
+  v.object({ kind: v.literal("load"), testId: id, readingId: id, body: entry<Schemas["LoadEntry"]>() }),
+  v.object({
+    kind: v.literal("unload"),
     testId: id,
     readingId: id,
     valve: id,
-    hand: z.string(),
-    known: z.boolean(),
+    hand: v.string(),
+    known: v.boolean(),
   }),
-  z.object({ kind: z.literal("check"), testId: id, checkId: id, body: entry<Schemas["CheckEntry"]>() }),
-  z.object({ kind: z.literal("seen"), findingId: id, body: entry<Schemas["FindingSeen"]>() }),
+  v.object({ kind: v.literal("check"), testId: id, checkId: id, body: entry<Schemas["CheckEntry"]>() }),
+  v.object({ kind: v.literal("seen"), findingId: id, body: entry<Schemas["FindingSeen"]>() }),
   /** The picture itself lies in the browser's database under the parcel's name. */
-  z.object({ kind: z.literal("photo"), findingId: id, engineId: id.optional() }),
-  z.object({ kind: z.literal("unsee"), findingId: id, engineId: id, known: z.boolean() }),
-  z.object({ kind: z.literal("act"), jobId: id, actId: id, body: entry<Schemas["ActEntry"]>() }),
-  z.object({ kind: z.literal("found"), jobId: id, findingId: id, body: entry<Schemas["FindingEntry"]>() }),
-  z.object({ kind: z.literal("foundPhoto"), jobId: id, findingId: id }),
-  z.object({
-    kind: z.literal("camFigure"),
+  v.object({ kind: v.literal("photo"), findingId: id, engineId: v.optional(id) }),
+  v.object({ kind: v.literal("unsee"), findingId: id, engineId: id, known: v.boolean() }),
+  v.object({ kind: v.literal("act"), jobId: id, actId: id, body: entry<Schemas["ActEntry"]>() }),
+  v.object({ kind: v.literal("found"), jobId: id, findingId: id, body: entry<Schemas["FindingEntry"]>() }),
+  v.object({ kind: v.literal("foundPhoto"), jobId: id, findingId: id }),
+  v.object({
+    kind: v.literal("camFigure"),
     engineId: id,
     sittingId: id,
     figureId: id,
     page: id,
     body: entry<Schemas["CamFigure"]>(),
   }),
-  z.object({ kind: z.literal("figure"), headId: id, figureId: id, body: entry<Schemas["HeadFigure"]>() }),
+  v.object({ kind: v.literal("figure"), headId: id, figureId: id, body: entry<Schemas["HeadFigure"]>() }),
 ]);
 
-const answerOf = z.object({ status: z.number(), words: z.string() });
+const answerOf = v.object({ status: v.number(), words: v.string() });
 
-const label = z.object({
+const label = v.object({
   key: id,
-  at: z.string(),
+  at: v.string(),
   /** Times it was sent without Shim taking it. */
-  tried: z.number().int().min(0),
+  tried: v.pipe(v.number(), v.integer(), v.minValue(0)),
   /** What came back the last time; `held` waits for a person, else it is sent again. */
-  last: answerOf.optional(),
-  held: z.boolean(),
+  last: v.optional(answerOf),
+  held: v.boolean(),
 });
 
-export const parcelSchema = z.intersection(contents, label);
-export type Contents = z.infer<typeof contents>;
-export type Parcel = z.infer<typeof parcelSchema>;
+export const parcelSchema = v.intersect([contents, label]);
+export type Contents = v.InferOutput<typeof contents>;
+export type Parcel = v.InferOutput<typeof parcelSchema>;
 export type ParcelOf<K extends Contents["kind"]> = Extract<Parcel, { kind: K }>;
 
 /** The thing it is about: a later parcel with the same name is a later word on the same thing. */

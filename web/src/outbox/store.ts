@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as v from "valibot";
 import { newId } from "../api/ids";
 import type { Box } from "./box";
 import { type Contents, type Parcel, parcelSchema } from "./parcel";
@@ -15,7 +15,7 @@ export class NoRoom extends Error {
 }
 
 /** As older versions of Shim kept a parcel. */
-const older = z.looseObject({ kind: z.string() });
+const older = v.looseObject({ kind: v.string() });
 
 /** A fresh parcel around what was entered. */
 export const wrap = (contents: Contents): Parcel => ({
@@ -51,12 +51,12 @@ export function load(): Box {
 }
 
 function read(one: unknown): Parcel | undefined {
-  const whole = parcelSchema.safeParse(one);
-  if (whole.success) return whole.data;
-  const bare = older.safeParse(one);
-  if (!bare.success || "key" in bare.data) return undefined;
-  const wrapped = parcelSchema.safeParse(wrap(bare.data as unknown as Contents));
-  return wrapped.success ? wrapped.data : undefined;
+  const whole = v.safeParse(parcelSchema, one);
+  if (whole.success) return whole.output;
+  const bare = v.safeParse(older, one);
+  if (!bare.success || "key" in bare.output) return undefined;
+  const wrapped = v.safeParse(parcelSchema, wrap(bare.output as unknown as Contents));
+  return wrapped.success ? wrapped.output : undefined;
 }
 
 function setAside(text: string, rest: Parcel[]): Box {

@@ -177,15 +177,7 @@ function ValveSpot({ at, face, selected, onSelect }: SpotProps) {
         strokeWidth={selected ? 4 : face.lit || alarm ? 3.5 : 1}
       />
       {!at.intake && <circle r={at.r - 4} fill="none" stroke={edge} strokeWidth={1} />}
-      <text
-        textAnchor="middle"
-        dominantBaseline="central"
-        className="num"
-        fontSize={face.text && face.text.length > 3 ? 17 : 21}
-        fill={selected ? "var(--on-accent)" : "var(--ink)"}
-      >
-        {face.text}
-      </text>
+      {/* The name first, as it is spoken; the space keeps the two apart. */}
       <text
         x={at.nameX - at.x}
         y={at.nameY - at.y}
@@ -196,6 +188,15 @@ function ValveSpot({ at, face, selected, onSelect }: SpotProps) {
         fill={face.lit || selected ? "var(--ink)" : "var(--muted)"}
       >
         {at.valve}
+      </text>{" "}
+      <text
+        textAnchor="middle"
+        dominantBaseline="central"
+        className="num"
+        fontSize={face.text && face.text.length > 3 ? 17 : 21}
+        fill={selected ? "var(--on-accent)" : "var(--ink)"}
+      >
+        {face.text}
       </text>
       {face.mark && face.mark !== "OPEN" && (
         <g transform={`translate(${at.r - 3} ${-at.r + 3})`}>

@@ -40,7 +40,7 @@ export function Shell({ warning }: { warning: ReactNode }) {
   const demo = useQuery(about()).data?.demo;
   return (
     <div className="flex min-h-dvh flex-col">
-      <header className="no-print flex items-center gap-3 border-b border-hair bg-plate px-3">
+      <header className="no-print flex flex-wrap items-center gap-x-3 border-b border-hair bg-plate px-3">
         <Link to="/" className="flex min-h-12 items-center gap-2 text-xl font-extrabold no-underline">
           <img src="/shim.svg" alt="" className="size-8" />
           Shim
@@ -51,43 +51,46 @@ export function Shell({ warning }: { warning: ReactNode }) {
               key={to}
               to={to}
               activeOptions={{ exact: true }}
-              className="flex min-h-12 items-center border-b-4 border-transparent px-3 font-semibold text-muted no-underline data-[status=active]:border-accent data-[status=active]:text-ink"
+              className="flex min-h-12 items-center border-b-4 border-transparent px-3 font-semibold text-muted no-underline max-[640px]:px-2 data-[status=active]:border-accent data-[status=active]:text-ink"
             >
               {text}
             </Link>
           ))}
         </nav>
-        {demo && (
-          <span className="rounded border border-accent px-2 py-0.5 text-sm font-semibold text-accent">
-            invented sample data
-          </span>
-        )}
-        <span className="flex-1" />
-        <WaitingBadge />
-        {newer && (
-          <button type="button" className={ICON} onClick={newer}>
-            A newer Shim is here: take it
-          </button>
-        )}
-        <button type="button" className={ICON} aria-label={`Units: ${UNITS[unit]}`} onClick={other}>
-          <Ruler aria-hidden className="size-5" />
-          <span className="text-sm font-semibold">{UNITS[unit]}</span>
-        </button>
-        <button type="button" className={ICON} aria-label="Keys" onClick={() => setKeys(true)}>
-          <Keyboard aria-hidden className="size-5" />
-        </button>
-        <button
-          type="button"
-          className={ICON}
-          aria-label={theme === "dark" ? "Light theme" : "Dark theme"}
-          onClick={() => setTheme(theme === "dark" ? "light" : "dark")}
-        >
-          {theme === "dark" ? (
-            <Sun aria-hidden className="size-5" />
-          ) : (
-            <Moon aria-hidden className="size-5" />
+        {/* Upright on a small screen the tools have a row of their own, from the first moment. */}
+        <div className="flex min-h-12 flex-1 items-center gap-3 max-[640px]:basis-full">
+          {demo && (
+            <span className="rounded border border-accent px-2 py-0.5 text-sm font-semibold whitespace-nowrap text-accent">
+              invented sample data
+            </span>
           )}
-        </button>
+          <span className="flex-1" />
+          <WaitingBadge />
+          {newer && (
+            <button type="button" className={ICON} onClick={newer}>
+              A newer Shim is here: take it
+            </button>
+          )}
+          <button type="button" className={ICON} aria-label={`Units: ${UNITS[unit]}`} onClick={other}>
+            <Ruler aria-hidden className="size-5" />
+            <span className="text-sm font-semibold">{UNITS[unit]}</span>
+          </button>
+          <button type="button" className={ICON} aria-label="Keys" onClick={() => setKeys(true)}>
+            <Keyboard aria-hidden className="size-5" />
+          </button>
+          <button
+            type="button"
+            className={ICON}
+            aria-label={theme === "dark" ? "Light theme" : "Dark theme"}
+            onClick={() => setTheme(theme === "dark" ? "light" : "dark")}
+          >
+            {theme === "dark" ? (
+              <Sun aria-hidden className="size-5" />
+            ) : (
+              <Moon aria-hidden className="size-5" />
+            )}
+          </button>
+        </div>
       </header>
       {warning}
       <ConditionBanner />

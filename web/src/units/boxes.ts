@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { LashUnit } from "./lash";
 import { heightText, loadText, readHeight, readLoad, readNumber } from "./load";
 import { type Measured, measureBox, readMeasure } from "./measures";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { answered, api, type Schemas } from "../../api/client";
 import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { z } from "zod";
+import * as z from "zod";
 import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { z } from "zod";
+import * as z from "zod";
 import { answered, api, type Valve } from "../../api/client";
 import { newId } from "../../api/ids";
 import { engine as engineQuery, engineReadiness, openItems, turnaround } from "../../api/queries";

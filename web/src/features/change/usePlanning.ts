@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useNavigate } from "@tanstack/react-router";
 import { useState } from "react";
-import { z } from "zod";
+import * as z from "zod";
 import { ApiProblem, answered, api, type Schemas, type Valve } from "../../api/client";
 import { newId } from "../../api/ids";
 import { jobPlan } from "../../api/queries";

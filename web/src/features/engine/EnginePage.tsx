@@ -13,7 +13,7 @@ import { type LashUnit, unitName } from "../../units/lash";
 import { preloadUnit } from "../../words/preload";
 import { OpenItemsPart } from "../change/OpenItemsPart";
 import { SpringsLine } from "../fatigue/SpringsLine";
-import { NextStep } from "../home/HomePage";
+import { NextStep } from "../home/NextStep";
 import { readiness } from "../home/readiness";
 import { facesAt, type Shown } from "../lash/faces";
 import { ValveLife } from "../lash/ValveLife";
@@ -31,7 +31,22 @@ import { BadRowsPart } from "./BadRowsPart";
 /** Plan, rail and panel of one engine: where, when, and the work at hand. */
 export function EnginePage() {
   const { id } = useParams({ from: "/engines/$id" });
-  return <EngineFrame id={id}>{(engine) => <Now engine={engine} />}</EngineFrame>;
+  return (
+    <EngineFrame
+      id={id}
+      asks={[
+        rounds(id),
+        events(id),
+        hours(id),
+        engineReadiness(id),
+        lashHistory(id),
+        engineSprings(id),
+        jobs(id),
+      ]}
+    >
+      {(engine) => <Now engine={engine} />}
+    </EngineFrame>
+  );
 }
 
 function Now({ engine }: { engine: Schemas["EngineView"] }) {

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import type { Schemas, Valve } from "../../api/client";
-import { engineSprings, hours, jobs, lashHistory, rounds } from "../../api/queries";
+import { engineSprings, hours, jobs, lashHistory, rounds, seenInRounds } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { MARKS, MarkIcon } from "../../plan/verdict";
 import { HoursRail } from "../../rail/HoursRail";
@@ -11,21 +11,30 @@ import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
 import { buttonClass } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
+import { later } from "../../ui/later";
 import { Notice } from "../../ui/Notice";
 import { loadUnit, percentText } from "../../units/load";
 import { SeenInRounds } from "../readiness/SeenInRounds";
 import { worstFirst } from "../spring/worstFirst";
 import { SetChart } from "./SetChart";
-import { SpringPanel } from "./SpringPanel";
 import { Headline, type PartProps } from "./SpringsHeadline";
 import { hoursLeftText, lossFacesAt, SHOWN, type SpringShown, springFaces } from "./springFaces";
 import { TesterChart } from "./TesterChart";
 import { habitText } from "./words";
 
+const SpringPanel = later(() => import("./SpringPanel"), "SpringPanel");
+
 /** The engine's springs: who is good to the end of the next event, and why. */
 export function SpringsPage() {
   const { id } = useParams({ from: "/engines/$id/springs" });
-  return <EngineFrame id={id}>{(engine) => <Loaded engine={engine} />}</EngineFrame>;
+  return (
+    <EngineFrame
+      id={id}
+      asks={[engineSprings(id), rounds(id), hours(id), lashHistory(id), jobs(id), seenInRounds(id)]}
+    >
+      {(engine) => <Loaded engine={engine} />}
+    </EngineFrame>
+  );
 }
 
 function Loaded({ engine }: { engine: Schemas["EngineView"] }) {

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useNavigate, useParams } from "@tanstack/react-router";
 import { useState } from "react";
-import { z } from "zod";
+import * as z from "zod";
 import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
 import { engineSprings } from "../../api/queries";

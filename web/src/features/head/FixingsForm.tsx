@@ -1,5 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { z } from "zod";
+import * as z from "zod";
 import { answered, api, type Schemas } from "../../api/client";
 import { head as headQuery } from "../../api/queries";
 import { Initials } from "../../shell/Initials";

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useNavigate } from "@tanstack/react-router";
 import { useState } from "react";
-import { z } from "zod";
+import * as z from "zod";
 import { answered, api } from "../../api/client";
 import { newId } from "../../api/ids";
 import { engines as enginesQuery, head as headQuery } from "../../api/queries";

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useNavigate, useParams } from "@tanstack/react-router";
 import { useState } from "react";
-import { z } from "zod";
+import * as z from "zod";
 import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
 import { engines as enginesQuery } from "../../api/queries";

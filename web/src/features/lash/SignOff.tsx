@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
-import { z } from "zod";
+import * as z from "zod";
 import { answered, api } from "../../api/client";
 import { engine as engineQuery, round as roundQuery } from "../../api/queries";
 import { whenAllSent } from "../../outbox/outbox";

@@ -1,6 +1,6 @@
 import { useNavigate } from "@tanstack/react-router";
 import { useState } from "react";
-import { z } from "zod";
+import * as z from "zod";
 import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
 import { useKept, useSettings } from "../../shell/settings";

@@ -1,6 +1,6 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
-import { z } from "zod";
+import * as z from "zod";
 import { answered, api, type Schemas, wordsOf } from "../../api/client";
 import { newId } from "../../api/ids";
 import { UnknownInitials } from "../../shell/Initials";

@@ -2,29 +2,48 @@ import { useQuery } from "@tanstack/react-query";
 import { useNavigate, useParams, useSearch } from "@tanstack/react-router";
 import { useState } from "react";
 import type { Schemas, Valve } from "../../api/client";
-import { engineLifters, hours, jobs, lashDrift, lashHistory, rounds } from "../../api/queries";
+import { engineLifters, hours, jobs, lashDrift, lashHistory, rounds, seenInRounds } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { HoursRail } from "../../rail/HoursRail";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
 import { Choice } from "../../ui/Choice";
+import { later } from "../../ui/later";
 import { unitName } from "../../units/lash";
 import { SeenInRounds } from "../readiness/SeenInRounds";
 import { CommonPart } from "./CommonPart";
 import { Headline, Legend, Others } from "./LiftersParts";
 import { LobesPart } from "./LobesPart";
 import { type LifterShown, lifterFaces, SHOWN } from "./lifterFaces";
-import { NewLiftersPart } from "./NewLiftersPart";
-import { RulesPart } from "./RulesPart";
 import { SeenList } from "./SeenList";
 import { useSeen } from "./useSeen";
-import { ValveStory } from "./ValveStory";
+
+const ValveStory = later(() => import("./ValveStory"), "ValveStory");
+
+const RulesPart = later(() => import("./RulesPart"), "RulesPart");
+
+const NewLiftersPart = later(() => import("./NewLiftersPart"), "NewLiftersPart");
 
 /** Lifters, lobes and what the lash is trying to say. */
 export function LiftersPage() {
   const { id } = useParams({ from: "/engines/$id/lifters" });
-  return <EngineFrame id={id}>{(engine) => <Loaded engine={engine} />}</EngineFrame>;
+  return (
+    <EngineFrame
+      id={id}
+      asks={[
+        engineLifters(id),
+        lashDrift(id),
+        rounds(id),
+        hours(id),
+        lashHistory(id),
+        jobs(id),
+        seenInRounds(id),
+      ]}
+    >
+      {(engine) => <Loaded engine={engine} />}
+    </EngineFrame>
+  );
 }
 
 function Loaded({ engine }: { engine: Schemas["EngineView"] }) {

@@ -1,5 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { z } from "zod";
+import * as z from "zod";
 import { answered, api, type Schemas } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";

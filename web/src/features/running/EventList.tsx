@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { z } from "zod";
+import * as z from "zod";
 import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
 import { Button } from "../../ui/Button";

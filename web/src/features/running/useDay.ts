@@ -1,6 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useFieldArray } from "react-hook-form";
-import { z } from "zod";
+import * as z from "zod";
 import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
 import { useSettings } from "../../shell/settings";

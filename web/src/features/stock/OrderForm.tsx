@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { z } from "zod";
+import * as z from "zod";
 import { answered, api } from "../../api/client";
 import { newId } from "../../api/ids";
 import { useSettings } from "../../shell/settings";

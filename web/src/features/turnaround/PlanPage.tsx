@@ -6,20 +6,23 @@ import { turnaround as turnaroundQuery } from "../../api/queries";
 import { Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { Button } from "../../ui/Button";
+import { later } from "../../ui/later";
 import { day } from "../../words/days";
 import { STATES } from "../readiness/ReadyPart";
-import { OrderForm } from "../stock/OrderForm";
 import type { Due, Order } from "../stock/shelf";
 import { standing, type Task, type Turnaround } from "./board";
-import { CalendarSheet } from "./CalendarSheet";
 import { Hands } from "./Hands";
 import { Lanes } from "./Lanes";
 import { SidePart } from "./SidePart";
 import { Slips } from "./Slips";
 import { engineName } from "./TaskCard";
-import { TaskForm } from "./TaskForm";
-import { TeamForm, TruckForm } from "./TeamForms";
 import { chanceWords, STANDINGS, standingWords, taskWords, waitingTasks } from "./words";
+
+const OrderForm = later(() => import("../stock/OrderForm"), "OrderForm");
+const CalendarSheet = later(() => import("./CalendarSheet"), "CalendarSheet");
+const TaskForm = later(() => import("./TaskForm"), "TaskForm");
+const TeamForm = later(() => import("./TeamForms"), "TeamForm");
+const TruckForm = later(() => import("./TeamForms"), "TruckForm");
 
 type Open =
   | { task: Task | "new" }
@@ -43,7 +46,10 @@ export function PlanPage({ first }: { first: ReactNode }) {
       <Head turnaround={t} onTruck={() => setOpen("truck")} />
       <Engines turnaround={t} />
       <Slips turnaround={t} />
-      <div className="grid items-start gap-3 min-[1000px]:grid-cols-[minmax(0,1fr)_22rem]">
+      {/* What is still to come keeps its place, so that nothing jumps under a thumb. */}
+      <div
+        className={`${t.plan ? "" : "min-h-dvh "}grid items-start gap-3 min-[1000px]:grid-cols-[minmax(0,1fr)_22rem]`}
+      >
         <div className="grid min-w-0 gap-3">
           <div className="flex flex-wrap items-center gap-2">
             <h2 className="flex-1 text-xl">Now, and then</h2>
@@ -105,7 +111,7 @@ function Head({ turnaround: t, onTruck }: { turnaround: Turnaround; onTruck: () 
         <h1 className={`text-3xl ${style.tone}`}>
           {style.shape} {standingWords(t, is)}
         </h1>
-        <p className="text-muted">
+        <p className="min-h-6 text-muted">
           {is === "LATE"
             ? late.map((x) => `${taskWords(x)} ${engineName(t, x.engineId)}`).join("; ")
             : chanceWords(t.plan?.chance)}

@@ -22,7 +22,8 @@ export function Slips({ turnaround: t }: { turnaround: Turnaround }) {
       ),
     onSettled: () => queries.invalidateQueries({ queryKey: turnaroundQuery().queryKey }),
   });
-  if (!t.plan || (t.agreed && t.agreed.slips.length === 0)) return null;
+  if (!t.plan) return <div className="min-h-[7.6rem] min-[640px]:min-h-[4.75rem]" />;
+  if (t.agreed && t.agreed.slips.length === 0) return null;
   const name = nameOf(t);
   return (
     <Notice tone={t.agreed ? "care" : "know"}>

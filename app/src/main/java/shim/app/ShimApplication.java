@@ -16,6 +16,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.scheduling.annotation.EnableScheduling;
 import shim.app.backup.BackupCommand;
 import shim.app.backup.DataFolder;
+import shim.app.record.BeforeFirstLook;
 
 /** Starts Shim: {@code demo} with sample data, {@code start} on the user's own folder. */
 @SpringBootApplication
@@ -35,7 +36,7 @@ public class ShimApplication {
     try {
       SpringApplication app = new SpringApplication(ShimApplication.class);
       app.setLogStartupInfo(false);
-      app.run(launch.settings());
+      app.run(launch.settings()).publishEvent(new BeforeFirstLook());
     } catch (RuntimeException e) {
       System.err.println("shim: it could not start: " + rootMessage(e));
       System.err.println(

@@ -26,6 +26,7 @@ class BackupController {
     this.backups = backups;
   }
 
+  /** Tells which backups are kept, where, and when the next one is made. */
   @GetMapping("/api/backups")
   Backups.Overview backups() {
     return backups.overview();
@@ -37,6 +38,7 @@ class BackupController {
     return file(backups.make());
   }
 
+  /** Gives one kept backup as a file. */
   @GetMapping(value = "/api/backups/{name}", produces = "application/zip")
   ResponseEntity<Resource> keptBackup(@PathVariable String name) {
     return file(backups.named(name));

@@ -56,6 +56,7 @@ class CamCalcController {
   /** True TDC on the wheel, crank degrees after its zero. */
   record TdcFound(double standsAtDeg) {}
 
+  /** Finds true top dead centre from a piston stop touched from both sides. */
   @PostMapping("/api/calc/cam/tdc")
   TdcFound tdc(@RequestBody TdcAsked asked) {
     return new TdcFound(new TrueTdc(asked.beforeDeg(), asked.afterDeg()).standsAtDeg());
@@ -84,6 +85,7 @@ class CamCalcController {
       @Nullable Double exhaustApartDeg,
       List<CorrectionView> corrections) {}
 
+  /** Finds where a cam stands from opening and closing angles at one or two heights of lift. */
   @PostMapping("/api/calc/cam/degree")
   DegreeFound degree(@RequestBody DegreeAsked asked) {
     CamCard card =
@@ -123,6 +125,10 @@ class CamCalcController {
    */
   record LobeAsked(@NotNull @Size(max = 400_000) String csv, double perLobe, boolean camDegrees) {}
 
+  /**
+   * Reads lift tables and tells, column by column, whether a lobe may be believed and what it is
+   * like.
+   */
   @PostMapping("/api/calc/cam/lobe")
   List<ColumnSeen> lobe(@RequestBody LobeAsked asked) {
     return tables.preview(asked.csv(), asked.perLobe(), asked.camDegrees());
@@ -170,6 +176,7 @@ class CamCalcController {
       @Nullable Double provesIn,
       List<CamViews.GapAt> curve) {}
 
+  /** Finds the least gap between piston and valve, and the gap all along the overlap. */
   @PostMapping("/api/calc/cam/gap")
   GapFound gap(@RequestBody GapAsked a) {
     Engine engine = Engines.reading(a.sheet());
@@ -264,6 +271,7 @@ class CamCalcController {
   record FloatFound(
       double lowRpm, double rpm, double highRpm, double atDeg, double liftIn, double loadLbf) {}
 
+  /** Finds the engine speed at which a spring loses hold of its valve. */
   @PostMapping("/api/calc/cam/float")
   FloatFound floats(@RequestBody FloatAsked a) {
     SmoothLobe lobe =
@@ -303,6 +311,7 @@ class CamCalcController {
       double shutLbf,
       double openLbf) {}
 
+  /** Finds the stress in a spring's wire and whether it bears it for ever. */
   @PostMapping("/api/calc/cam/wire")
   WireLife.Stress wire(@RequestBody WireAsked a) {
     return new WireLife(
@@ -322,6 +331,7 @@ class CamCalcController {
   /** Inch; the taper is of the diameter. */
   record RingFound(@Nullable Double wantedIn, @Nullable Double taperIn) {}
 
+  /** Finds the least gap of a piston ring and what its bore's taper does to it. */
   @PostMapping("/api/calc/cam/ring-gap")
   RingFound ringGap(@RequestBody RingAsked a) {
     return new RingFound(

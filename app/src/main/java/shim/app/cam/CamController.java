@@ -99,34 +99,42 @@ class CamController {
 
   record CardAgain(@NotNull ValveKind kind, @Initials String hand) {}
 
+  /**
+   * Tells where the cam stands, what was measured of its lobes, and what the drive could change.
+   */
   @GetMapping("/api/engines/{id}/cam")
   CamView cam(@PathVariable UUID id) {
     return reader.view(id);
   }
 
+  /** Keeps what the bench needs to know of an engine: its crank, piston, drive and limits. */
   @PutMapping("/api/engines/{id}/cam/bench")
   CamView putBench(@PathVariable UUID id, @RequestBody BenchEntry entry) {
     book.putBench(id, entry.bench(), entry.basedOn(), entry.hand());
     return reader.view(id);
   }
 
+  /** Begins a sitting at the cam bench: degreeing, gaps or pushrods. */
   @PutMapping("/api/cam-sittings/{id}")
   void putSitting(@PathVariable UUID id, @RequestBody SittingSheet sheet) {
     book.putSitting(id, sheet);
   }
 
+  /** Keeps one figure read at a sitting. */
   @PutMapping("/api/cam-sittings/{id}/readings/{readingId}")
   void read(
       @PathVariable UUID id, @PathVariable UUID readingId, @RequestBody CamBook.CamFigure figure) {
     book.read(readingId, id, figure);
   }
 
+  /** Takes back one figure read at a sitting; it stays on record as taken back. */
   @PutMapping("/api/cam-sittings/{id}/readings/{readingId}/taken-back")
   void takeBack(
       @PathVariable UUID id, @PathVariable UUID readingId, @RequestBody CamFigureBack back) {
     book.takeBack(readingId, back.hand());
   }
 
+  /** Tells what a degreeing says so far, and what is still to be read. */
   @GetMapping("/api/cam-sittings/{id}/degree")
   DegreeView degree(@PathVariable UUID id) {
     return reader.degree(id);
@@ -160,22 +168,26 @@ class CamController {
     return pushrods.view(id, sizesIn == null ? List.of() : sizesIn);
   }
 
+  /** Holds this engine's cam beside other cams: events, overlap, lift, and what would touch. */
   @GetMapping("/api/engines/{id}/cam/side-by-side")
   SideBySide sideBySide(@PathVariable UUID id) {
     return cams.cams(id);
   }
 
+  /** Tells what more or less lash does to duration and overlap. */
   @GetMapping("/api/engines/{id}/cam/lash")
   LashTuningView lash(@PathVariable UUID id) {
     return cams.lash(id);
   }
 
+  /** Chooses the team's own lash beside the card's. */
   @PutMapping("/api/engines/{id}/cam/lash")
   LashTuningView chooseLash(@PathVariable UUID id, @RequestBody LashChosen chosen) {
     book.chooseLash(id, chosen.intakeIn(), chosen.exhaustIn(), chosen.hand());
     return cams.lash(id);
   }
 
+  /** Tells at which engine speed each spring loses hold, new, today and after the next event. */
   @GetMapping("/api/engines/{id}/cam/float")
   FloatView floats(@PathVariable UUID id) {
     return floats.view(id);
@@ -193,6 +205,7 @@ class CamController {
     return text.on() == DialOn.VALVE ? engine.drive().ratio(valve.kind()) : 1;
   }
 
+  /** Keeps a measured lift table of one lobe. */
   @PutMapping("/api/engines/{id}/cam/lobes/{lobeId}")
   CamView putLobe(@PathVariable UUID id, @PathVariable UUID lobeId, @RequestBody LobeKept kept) {
     LobeText t = kept.table();
@@ -222,6 +235,7 @@ class CamController {
     return reader.view(id);
   }
 
+  /** Puts a measured lift table aside, or takes it up again. */
   @PutMapping("/api/engines/{id}/cam/lobes/{lobeId}/aside")
   CamView putAside(
       @PathVariable UUID id, @PathVariable UUID lobeId, @RequestBody CamFigureBack by) {
@@ -229,12 +243,14 @@ class CamController {
     return reader.view(id);
   }
 
+  /** Says whether windows and durations go by the measured lobes or by the cam card. */
   @PutMapping("/api/engines/{id}/cam/by-the-card")
   CamView byTheCard(@PathVariable UUID id, @RequestBody CardAgain card) {
     book.byTheCard(id, card.kind(), card.hand());
     return reader.view(id);
   }
 
+  /** Keeps another cam, to be held beside this engine's. */
   @PutMapping("/api/engines/{id}/cam/others/{otherId}")
   CamView putOther(
       @PathVariable UUID id, @PathVariable UUID otherId, @RequestBody OtherCamEntry entry) {

@@ -7,20 +7,10 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
-import java.util.List;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
-import org.springframework.data.jpa.repository.JpaRepository;
-import org.springframework.data.jpa.repository.Query;
 import shim.core.cam.CamMeasure;
-
-interface CamReadingRows extends JpaRepository<CamReadingRow, UUID> {
-  List<CamReadingRow> findBySittingIdAndTakenBackFalseOrderByPlace(UUID sittingId);
-
-  @Query("select max(r.place) from CamReadingRow r where r.sittingId = :sittingId")
-  @Nullable Long last(UUID sittingId);
-}
 
 /**
  * One figure read at the cam bench; its place among all is the order they came in. {@code atFigure}

@@ -59,16 +59,19 @@ class ChangeController {
       @Nullable LocalDate dueOn,
       @Initials String hand) {}
 
+  /** Plans a spring change without beginning it: route, air, parts, tools and cautions. */
   @PostMapping("/api/engines/{id}/job-plan")
   JobPlanner.JobPlanView jobPlan(@PathVariable UUID id, @RequestBody JobPlanner.JobAsk ask) {
     return planner.preview(id, ask);
   }
 
+  /** Tells the team's rules for spring changes on this engine. */
   @GetMapping("/api/engines/{id}/change-rules")
   ChangeRules.ChangeRulesSheet changeRules(@PathVariable UUID id) {
     return rules.of(id);
   }
 
+  /** Keeps the team's rules for spring changes on this engine. */
   @PutMapping("/api/engines/{id}/change-rules")
   ChangeRules.ChangeRulesSheet putChangeRules(
       @PathVariable UUID id,
@@ -114,6 +117,7 @@ class ChangeController {
       @Initials String hand,
       @NotNull JobPlanner.JobAsk ask) {}
 
+  /** Begins a spring change as planned. */
   @PutMapping("/api/jobs/{id}")
   JobView startJob(@PathVariable UUID id, @RequestBody JobStart start) {
     jobs.start(
@@ -123,11 +127,13 @@ class ChangeController {
     return reader.view(id);
   }
 
+  /** Tells what was left open on this engine. */
   @GetMapping("/api/engines/{id}/open-items")
   List<OpenItems.OpenItem> openItems(@PathVariable UUID id) {
     return items.of(id);
   }
 
+  /** Writes down something that stays open on this engine. */
   @PutMapping("/api/engines/{id}/open-items/{itemId}")
   List<OpenItems.OpenItem> openItem(
       @PathVariable UUID id, @PathVariable UUID itemId, @RequestBody ItemOpened item) {
@@ -143,6 +149,7 @@ class ChangeController {
     return items.of(id);
   }
 
+  /** Closes an open item. */
   @PutMapping("/api/engines/{id}/open-items/{itemId}/closed")
   List<OpenItems.OpenItem> closeItem(
       @PathVariable UUID id, @PathVariable UUID itemId, @RequestBody ItemClosed closed) {

@@ -38,6 +38,7 @@ class PracticeController {
       int right,
       int wrong) {}
 
+  /** Makes a walk to practise on, with things that go wrong. */
   @PostMapping("/api/calc/practice")
   PracticeView practice(@RequestBody PracticeMoves moves) {
     List<Practice.Move> all = new ArrayList<>();

@@ -41,6 +41,10 @@ class CrankController {
       @Min(value = 1, message = STOPS) @Max(value = 64, message = STOPS) int stops,
       boolean onMarks) {}
 
+  /**
+   * Lays out one way to set all valves: at which crank positions to stop and which valves to set
+   * there.
+   */
   @PostMapping("/api/calc/setting-plan")
   Plans.PlanView plan(@RequestBody PlanRequest request) {
     return Plans.plan(
@@ -57,6 +61,7 @@ class CrankController {
     return Plans.stands(Engines.reading(request.sheet()), request.seen());
   }
 
+  /** Holds all ways to set the valves beside each other on this engine's own cam. */
   @PostMapping("/api/calc/setting-plans")
   Plans.Comparison compare(@RequestBody CompareRequest request) {
     return Plans.compare(Engines.reading(request.sheet()), request.stops(), request.onMarks());

@@ -3,9 +3,8 @@ package shim.app.demo;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import shim.app.engine.Engines;
 import shim.app.lash.Part;
@@ -24,7 +23,7 @@ import shim.core.season.LashSeason.Truth;
  */
 @Component
 @ConditionalOnProperty("shim.demo")
-class DemoData implements ApplicationRunner {
+class DemoData implements SmartLifecycle {
   private static final double[] EVENT_HOURS = {1.2, 2.5, 3.6, 5.0, 6.4, 7.7, 8.9, 10.1};
   private static final List<String> EVENT_NAMES =
       List.of(
@@ -76,8 +75,27 @@ class DemoData implements ApplicationRunner {
     this.turnaround = turnaround;
   }
 
+  private volatile boolean filled;
+
+  /** Before the first address answers: nobody meets half a demo. */
   @Override
-  public void run(ApplicationArguments args) {
+  public int getPhase() {
+    return 0;
+  }
+
+  @Override
+  public boolean isRunning() {
+    return filled;
+  }
+
+  @Override
+  public void stop() {
+    filled = false;
+  }
+
+  @Override
+  public void start() {
+    filled = true;
     UUID v8 = DemoRounds.id(String.valueOf(DemoEngines.hillV8().name()));
     if (engines.all().isEmpty()) {
       fill();

@@ -24,23 +24,27 @@ class TesterController {
   /** Where it stands: a valve such as 3E, or CHECK; height in inch. */
   record StandingAt(@NotBlank String place, double heightIn) {}
 
+  /** Tells how the spring tester is connected and what it shows. */
   @GetMapping("/api/tester")
   Tester.TesterNow tester() {
     return tester.now();
   }
 
+  /** Connects a spring tester. */
   @PutMapping("/api/tester")
   Tester.TesterNow connect(@RequestBody Connection c) {
     tester.connect(c.wire(), c.address());
     return tester.now();
   }
 
+  /** Says which spring stands on the tester, so that its readings go there. */
   @PutMapping("/api/tester/place")
   Tester.TesterNow standAt(@RequestBody StandingAt at) {
     tester.standAt(at.place(), at.heightIn());
     return tester.now();
   }
 
+  /** Lets the tester go. */
   @DeleteMapping("/api/tester")
   Tester.TesterNow disconnect() {
     tester.disconnect();

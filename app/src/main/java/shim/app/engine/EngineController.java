@@ -41,16 +41,19 @@ class EngineController {
   /** A stored engine with its layout. */
   record EngineView(UUID id, String name, int version, EngineSheet sheet, LayoutView layout) {}
 
+  /** Lists the team's engines. */
   @GetMapping("/api/engines")
   List<EngineView> all() {
     return engines.all().stream().map(EngineController::view).toList();
   }
 
+  /** Gives one engine as described. */
   @GetMapping("/api/engines/{id}")
   EngineView one(@PathVariable UUID id) {
     return view(engines.get(id));
   }
 
+  /** Keeps an engine as described; a change names the version it was made on. */
   @PutMapping("/api/engines/{id}")
   EngineView put(
       @PathVariable UUID id,
@@ -61,6 +64,7 @@ class EngineController {
     return view(engines.put(id, sheet, basedOn, who));
   }
 
+  /** Lists engine layouts to begin from. */
   @GetMapping("/api/presets")
   List<Presets.Preset> presets() {
     return Presets.all();

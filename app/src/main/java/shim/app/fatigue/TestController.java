@@ -38,16 +38,19 @@ class TestController {
   /** The spring test of a lash round; none where springs are not tested with it. */
   record RoundTest(@Nullable UUID testId) {}
 
+  /** Judges every spring of an engine from all its tests. */
   @GetMapping("/api/engines/{id}/springs")
   EngineSprings engineSprings(@PathVariable UUID id) {
     return engineReader.engine(id);
   }
 
+  /** Tells one spring's life: tests, fittings and what they say. */
   @GetMapping("/api/springs/{id}/life")
   SpringLife springLife(@PathVariable UUID id) {
     return lives.life(id);
   }
 
+  /** Gives a spring test with its readings and verdicts. */
   @GetMapping("/api/spring-tests/{id}")
   SpringTestView springTest(@PathVariable UUID id) {
     return reader.view(id);
@@ -59,12 +62,14 @@ class TestController {
     return new RoundTest(tests.ofRound(id).orElse(null));
   }
 
+  /** Begins a spring test. */
   @PutMapping("/api/spring-tests/{id}")
   SpringTestView startTest(@PathVariable UUID id, @RequestBody SpringTests.TestStart start) {
     tests.start(id, start);
     return reader.view(id);
   }
 
+  /** Keeps one load as read. */
   @PutMapping("/api/spring-tests/{id}/readings/{readingId}")
   SpringTestView readLoad(
       @PathVariable UUID id,
@@ -74,6 +79,7 @@ class TestController {
     return reader.view(id);
   }
 
+  /** Takes back a load; it stays on record as taken back. */
   @DeleteMapping("/api/spring-tests/{id}/readings/{readingId}")
   SpringTestView withdrawLoad(
       @PathVariable UUID id,
@@ -84,6 +90,7 @@ class TestController {
     return reader.view(id);
   }
 
+  /** Keeps a reading of the check spring, by which the tester is corrected. */
   @PutMapping("/api/spring-tests/{id}/checks/{checkId}")
   SpringTestView checkSpring(
       @PathVariable UUID id,
@@ -93,6 +100,7 @@ class TestController {
     return reader.view(id);
   }
 
+  /** Ends a spring test. */
   @PutMapping("/api/spring-tests/{id}/end")
   SpringTestView endTest(@PathVariable UUID id, @RequestBody TestEnd end) {
     tests.end(id, end.hand(), end.note(), null);

@@ -1,6 +1,5 @@
 package shim.app.fatigue;
 
-import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -17,14 +16,4 @@ interface TestRows extends JpaRepository<TestRow, UUID>, HoursWritten {
   @Modifying
   @Query("update TestRow t set t.changes = t.changes + 1 where t.id = :id")
   void touch(UUID id);
-}
-
-interface LoadRows extends JpaRepository<LoadRow, UUID> {
-  List<LoadRow> findByTestIdOrderByTakenAt(UUID testId);
-
-  List<LoadRow> findByTestIdIn(Collection<UUID> testIds);
-}
-
-interface CheckRows extends JpaRepository<CheckRow, UUID> {
-  List<CheckRow> findByTestIdInOrderByTakenAt(Collection<UUID> testIds);
 }

@@ -70,22 +70,26 @@ class HeadController {
       @Initials String hand,
       @NotNull @Valid HeadsOnPlanner.HeadsOnAsk ask) {}
 
+  /** Lists the heads, on engines and on the rack. */
   @GetMapping("/api/heads")
   List<HeadLine> heads() {
     return reader.all();
   }
 
+  /** Gives one head with everything measured on it and what is still to be done. */
   @GetMapping("/api/heads/{id}")
   HeadView head(@PathVariable UUID id) {
     return reader.view(id);
   }
 
+  /** Keeps what a head is. */
   @PutMapping("/api/heads/{id}")
   HeadView putHead(@PathVariable UUID id, @RequestBody HeadEntry entry) {
     heads.put(id, entry.head(), entry.basedOn(), entry.hand());
     return reader.view(id);
   }
 
+  /** Keeps one figure measured on a head. */
   @PutMapping("/api/heads/{id}/readings/{readingId}")
   HeadView read(
       @PathVariable UUID id, @PathVariable UUID readingId, @RequestBody Heads.HeadFigure figure) {
@@ -93,6 +97,7 @@ class HeadController {
     return reader.view(id);
   }
 
+  /** Takes back a figure measured on a head; it stays on record as taken back. */
   @PutMapping("/api/heads/{id}/readings/{readingId}/taken-back")
   HeadView takeBack(
       @PathVariable UUID id, @PathVariable UUID readingId, @RequestBody FigureBack back) {
@@ -113,12 +118,14 @@ class HeadController {
     return reader.view(id);
   }
 
+  /** Begins to assemble a head, step by step. */
   @PutMapping("/api/assemblies/{id}")
   JobView assemble(@PathVariable UUID id, @RequestBody AssemblyStart start) {
     work.assemble(id, start.headId(), start.hand(), start.ask());
     return jobReader.view(id);
   }
 
+  /** Begins to put heads on an engine, step by step. */
   @PutMapping("/api/heads-on/{id}")
   JobView on(@PathVariable UUID id, @RequestBody HeadsOnStart start) {
     work.putOn(

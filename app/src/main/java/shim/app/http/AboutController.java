@@ -30,11 +30,15 @@ class AboutController {
    */
   record Condition(boolean diskFull, boolean storeFailed, long freeBytes) {}
 
+  /** Tells which Shim this is and whether its data are invented. */
   @GetMapping("/api/about")
   About about() {
     return new About(settings.demo());
   }
 
+  /**
+   * Tells how the machine is that Shim runs on: room on its disk, and whether it can be written.
+   */
   @GetMapping("/api/condition")
   Condition condition() {
     return new Condition(disk.full(), store.failed(), disk.freeBytes());

@@ -29,7 +29,7 @@ import shim.app.http.Refusal.FieldError;
  */
 @Component
 public class Entries {
-  private static final double BEYOND_MEASURE = 1e9;
+  static final double BEYOND_MEASURE = 1e9;
   private static final int LONGEST_TEXT = 4000;
   private static final int FIRST_YEAR = 1900;
   private static final int LAST_YEAR = 2200;

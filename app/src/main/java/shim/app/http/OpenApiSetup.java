@@ -6,9 +6,11 @@ import io.swagger.v3.core.converter.ModelConverter;
 import io.swagger.v3.core.converter.ModelConverterContext;
 import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.info.Contact;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.ObjectSchema;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.servers.Server;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.Iterator;
@@ -38,6 +40,7 @@ class OpenApiSetup {
             new Info()
                 .title("Shim")
                 .version("1")
+                .contact(new Contact().name("Whoever runs this Shim"))
                 .description(
                     "Lengths in inch, loads in lbf, losses as shares, angles in degrees of crank rotation, running in engine"
                         + " hours, temperatures in °F. The calls under /api/calc keep nothing:"
@@ -47,7 +50,8 @@ class OpenApiSetup {
   /** The document must not name the port it was read from. */
   @Bean
   OpenApiCustomizer noServer() {
-    return api -> api.setServers(List.of());
+    return api ->
+        api.setServers(List.of(new Server().url("/").description("the Shim that answers")));
   }
 
   /** A record component is required unless it says it may be missing. */

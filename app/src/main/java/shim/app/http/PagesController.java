@@ -1,6 +1,10 @@
 package shim.app.http;
 
 import io.swagger.v3.oas.annotations.Hidden;
+import jakarta.servlet.http.HttpServletRequest;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 
@@ -8,7 +12,14 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Hidden
 @Controller
 class PagesController {
+  private final FrontPage front;
+
+  PagesController(FrontPage front) {
+    this.front = front;
+  }
+
   @GetMapping({
+    "/",
     "/engines/**",
     "/rounds/**",
     "/tests/**",
@@ -21,7 +32,10 @@ class PagesController {
     "/backup",
     "/keys"
   })
-  String page() {
-    return "forward:/index.html";
+  ResponseEntity<String> page(HttpServletRequest request) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.TEXT_HTML)
+        .cacheControl(CacheControl.noCache())
+        .body(front.at(request.getRequestURI()));
   }
 }

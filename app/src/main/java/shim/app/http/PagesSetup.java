@@ -5,8 +5,13 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.http.CacheControl;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.servlet.resource.EncodedResourceResolver;
+import org.springframework.web.servlet.resource.PathResourceResolver;
 
-/** Files whose name changes with their content are kept by the browser; all else is asked anew. */
+/**
+ * Files whose name changes with their content are kept by the browser, and are sent as the build
+ * packed them; all else is asked anew.
+ */
 @Configuration
 class PagesSetup implements WebMvcConfigurer {
   private static final Duration FOR_EVER = Duration.ofDays(365);
@@ -16,6 +21,9 @@ class PagesSetup implements WebMvcConfigurer {
     registry
         .addResourceHandler("/assets/**")
         .addResourceLocations("classpath:/static/assets/")
-        .setCacheControl(CacheControl.maxAge(FOR_EVER).cachePublic().immutable());
+        .setCacheControl(CacheControl.maxAge(FOR_EVER).cachePublic().immutable())
+        .resourceChain(true)
+        .addResolver(new EncodedResourceResolver())
+        .addResolver(new PathResourceResolver());
   }
 }

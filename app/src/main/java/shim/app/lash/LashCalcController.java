@@ -51,6 +51,10 @@ class LashCalcController {
   /** Turn of the wrench, with what one turn moves: lash and hydraulic plunger, inch. */
   record TurnAnswer(Turn turn, double lashPerTurnIn, double plungerPerTurnIn) {}
 
+  /**
+   * Finds what each valve's lash should be now, from its wanted lash, its state of heat and the
+   * engine's growth.
+   */
   @PostMapping("/api/calc/lash-target")
   LashWanted target(@RequestBody TargetRequest request) {
     Engine engine = Engines.reading(request.sheet());
@@ -64,6 +68,7 @@ class LashCalcController {
     return LashWanted.of(engine, request.state(), new Growth(grown));
   }
 
+  /** Finds how far to turn an adjuster for a wanted change of lash. */
   @PostMapping("/api/calc/turn")
   TurnAnswer turn(@RequestBody TurnRequest r) {
     if (!r.adjuster().turned()) {

@@ -37,17 +37,20 @@ class RoundController {
   /** Where the crank stands, in degrees of the cycle, and who says so. */
   record CrankNow(double crankDeg, @NotBlank String by) {}
 
+  /** Gives a round: its stops, its valves, what was read and what is to be done next. */
   @GetMapping("/api/rounds/{id}")
   RoundView round(@PathVariable UUID id) {
     return reader.view(id);
   }
 
+  /** Begins a round of lash. */
   @PutMapping("/api/rounds/{id}")
   RoundView start(@PathVariable UUID id, @RequestBody Rounds.RoundStart start) {
     rounds.start(id, start);
     return reader.view(id);
   }
 
+  /** Says where the crank stands now. */
   @PutMapping("/api/rounds/{id}/crank")
   RoundChange crank(@PathVariable UUID id, @RequestBody CrankNow now) {
     if (!Double.isFinite(now.crankDeg())) {
@@ -57,6 +60,7 @@ class RoundController {
     return reader.change(id, p -> false);
   }
 
+  /** Keeps one lash, as found or as left; sent again it changes nothing. */
   @PutMapping("/api/rounds/{id}/readings/{readingId}")
   RoundChange read(
       @PathVariable UUID id, @PathVariable UUID readingId, @RequestBody Rounds.ReadingEntry entry) {
@@ -64,6 +68,7 @@ class RoundController {
     return reader.change(id, entry.valve()::equals);
   }
 
+  /** Takes back a reading; it stays on record as taken back. */
   @DeleteMapping("/api/rounds/{id}/readings/{readingId}")
   RoundChange withdraw(
       @PathVariable UUID id,
@@ -76,6 +81,7 @@ class RoundController {
     return reader.change(id, p -> of.isEmpty() || of.get().equals(p));
   }
 
+  /** Keeps what was seen at a valve in passing: its spring, its rocker, a note. */
   @PutMapping("/api/rounds/{id}/valves/{valve}")
   RoundChange look(
       @PathVariable UUID id, @PathVariable String valve, @RequestBody Rounds.ValveLook look) {
@@ -84,43 +90,54 @@ class RoundController {
     return reader.change(id, of::equals);
   }
 
+  /** Signs a round: it is not changed any more. */
   @PutMapping("/api/rounds/{id}/signature")
   RoundView sign(@PathVariable UUID id, @RequestBody Rounds.SignOff signature) {
     rounds.signOff(id, signature);
     return reader.view(id);
   }
 
+  /** Tells which valves a stop that was passed would have set. */
   @GetMapping("/api/rounds/{id}/past-stop")
   LashHistory.PastStop pastStop(
       @PathVariable UUID id, @RequestParam double crankDeg, @RequestParam double missedDeg) {
     return history.pastStop(id, crankDeg, missedDeg);
   }
 
+  /** Tells what to look at first at the end of a round, and why. */
   @GetMapping("/api/rounds/{id}/looks")
   RoundLooksView looks(@PathVariable UUID id) {
     return rounds.looks(id);
   }
 
+  /** Tells every reading of a round as it was once written, by whom and when. */
   @GetMapping("/api/rounds/{id}/revisions")
   List<LashHistory.ReadingRevision> revisions(@PathVariable UUID id) {
     return history.revisions(id);
   }
 
+  /** Lists an engine's rounds. */
   @GetMapping("/api/engines/{id}/rounds")
   List<LashHistory.RoundLine> rounds(@PathVariable UUID id) {
     return history.rounds(id);
   }
 
+  /** Tells every valve's lash over the engine's hours. */
   @GetMapping("/api/engines/{id}/lash-history")
   LashHistory.EngineLash lashHistory(@PathVariable UUID id) {
     return history.lash(id);
   }
 
+  /** Tells what each valve's lash should be, hot or cold. */
   @GetMapping("/api/engines/{id}/lash-targets")
   LashWanted targets(@PathVariable UUID id, @RequestParam HeatState state) {
     return reader.wanted(id, state);
   }
 
+  /**
+   * Writes down that a part between cam and valve was changed: lash before and after are not one
+   * story.
+   */
   @PutMapping("/api/chain-changes/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void change(@PathVariable UUID id, @RequestBody Rounds.PartsChanged change) {

@@ -58,11 +58,15 @@ class LifterController {
     this.engines = engines;
   }
 
+  /** Lists what an inspection can see, part by part. */
   @GetMapping("/api/looks")
   List<LookView> looks() {
     return Stream.of(Look.values()).map(LookView::of).toList();
   }
 
+  /**
+   * Weighs all rounds of an engine together: which valve's lash drifts, since when and how fast.
+   */
   @GetMapping("/api/engines/{id}/lash-drift")
   LashDriftView drift(@PathVariable UUID id) {
     Engine engine = engines.get(id).engine();
@@ -70,16 +74,19 @@ class LifterController {
     return DriftViews.of(engine.layout(), booked.rounds(), booked.growth(), rules.of(id).drift());
   }
 
+  /** Tells every lifter's hours, what was seen of it and whether it may run on. */
   @GetMapping("/api/engines/{id}/lifters")
   EngineLifters lifters(@PathVariable UUID id) {
     return reader.engine(id);
   }
 
+  /** Tells one valve's story, from its signal to its likely causes and what to check first. */
   @GetMapping("/api/engines/{id}/valves/{valve}/story")
   ValveStory story(@PathVariable UUID id, @PathVariable String valve) {
     return reader.story(id, Position.parse(valve));
   }
 
+  /** Keeps the team's rules for lifters on this engine. */
   @PutMapping("/api/engines/{id}/lifter-rules")
   LifterRules.LifterRulesSheet putRules(
       @PathVariable UUID id,
@@ -89,6 +96,7 @@ class LifterController {
     return rules.put(id, sheet, who);
   }
 
+  /** Keeps what a lifter is. */
   @PutMapping("/api/lifters/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void put(
@@ -107,30 +115,35 @@ class LifterController {
     sets.put(engineId, id, set);
   }
 
+  /** Puts a lifter into an engine. */
   @PutMapping("/api/lifter-fittings/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void fit(@PathVariable UUID id, @RequestBody Lifters.LifterFitting entry) {
     lifters.fit(id, entry);
   }
 
+  /** Takes a lifter out of an engine. */
   @PutMapping("/api/lifter-fittings/{id}/removal")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@PathVariable UUID id, @RequestBody Lifters.LifterRemoval removal) {
     lifters.remove(id, removal);
   }
 
+  /** Writes down that a lifter was rebuilt. */
   @PutMapping("/api/lifter-rebuilds/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void rebuild(@PathVariable UUID id, @RequestBody Lifters.LifterRebuild entry) {
     lifters.rebuild(id, entry);
   }
 
+  /** Keeps one thing seen on an inspection. */
   @PutMapping("/api/inspections/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void see(@PathVariable UUID id, @RequestBody Inspections.FindingSeen seen) {
     inspections.put(id, seen);
   }
 
+  /** Takes back one thing seen; it stays on record as taken back. */
   @DeleteMapping("/api/inspections/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void unsee(@PathVariable UUID id) {

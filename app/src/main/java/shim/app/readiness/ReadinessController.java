@@ -43,6 +43,7 @@ class ReadinessController {
       List<ReadinessArea> areas,
       List<ReadinessReason> reasons) {}
 
+  /** Says whether an engine is ready for its next event, and if not why. */
   @GetMapping("/api/engines/{id}/readiness")
   EngineReadiness readiness(@PathVariable UUID id) {
     ReadinessReader.Answer a = reader.of(id);

@@ -21,11 +21,13 @@ class BadRowController {
   /** The figure that shall stand there; none takes the entry out where that may be. */
   record Mending(@Nullable Double value, @Initials String hand) {}
 
+  /** Lists what was kept of this engine and cannot be: it is left out until a person mends it. */
   @GetMapping("/api/engines/{id}/bad-rows")
   List<BadRows.BadRow> badRows(@PathVariable UUID id) {
     return rows.of(id);
   }
 
+  /** Mends something kept that cannot be. */
   @PutMapping("/api/engines/{id}/bad-rows/{kind}/{rowId}")
   List<BadRows.BadRow> mend(
       @PathVariable UUID id,

@@ -8,17 +8,9 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
-import java.util.List;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
-import org.springframework.data.jpa.repository.JpaRepository;
-
-interface SheetRows extends JpaRepository<SheetRow, String> {
-  List<SheetRow> findByKindOrderById(Documents.Kind kind);
-
-  List<SheetRow> findByKindAndEngineIdOrderById(Documents.Kind kind, UUID engineId);
-}
 
 /** One document under an id of its own. */
 @Entity

@@ -17,11 +17,13 @@ class EventController {
     this.events = events;
   }
 
+  /** Lists an engine's events, run and planned. */
   @GetMapping("/api/engines/{id}/events")
   List<Events.EventView> of(@PathVariable UUID id) {
     return events.of(id);
   }
 
+  /** Keeps an event, or the hours it ran. */
   @PutMapping("/api/events/{id}")
   List<Events.EventView> put(@PathVariable UUID id, @RequestBody Events.EventEntry entry) {
     events.put(id, entry);

@@ -9,7 +9,6 @@ import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.stream.DoubleStream;
 import org.jspecify.annotations.Nullable;
-import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
@@ -18,10 +17,6 @@ import shim.app.record.Because;
 import shim.app.record.Hours;
 import shim.app.record.TakenBack;
 import shim.core.running.EngineHours;
-
-interface EventRows extends JpaRepository<EventRow, UUID> {
-  List<EventRow> findByEngineIdOrderByOnDate(UUID engineId);
-}
 
 /** Events with planned hours; each is run when its hours are known. */
 @Service

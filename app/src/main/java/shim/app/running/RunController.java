@@ -54,11 +54,13 @@ class RunController {
   /** One run with the id its client made. */
   record KeptRun(@NotNull UUID id, @NotNull Runs.RunEntry run) {}
 
+  /** Lists an engine's runs. */
   @GetMapping("/api/engines/{id}/runs")
   List<Runs.RunView> runs(@PathVariable UUID id) {
     return runs.of(id);
   }
 
+  /** Tells the engine's hours now, with what ran and what is planned along them. */
   @GetMapping("/api/engines/{id}/hours")
   EngineHoursView hours(@PathVariable UUID id) {
     EngineHours hours = clock.of(id);
@@ -85,6 +87,7 @@ class RunController {
     return runs.of(id);
   }
 
+  /** Takes back a run; it stays on record as taken back. */
   @DeleteMapping("/api/runs/{id}")
   List<Runs.RunView> withdrawRun(@PathVariable UUID id) {
     return runs.of(runs.withdraw(id));

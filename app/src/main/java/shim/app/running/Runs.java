@@ -12,7 +12,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.engine.Engines;
@@ -20,10 +19,6 @@ import shim.app.http.Refusal;
 import shim.app.record.Because;
 import shim.app.record.Initials;
 import shim.app.record.TakenBack;
-
-interface RunRows extends JpaRepository<RunRow, UUID> {
-  List<RunRow> findByEngineIdOrderByOnDate(UUID engineId);
-}
 
 /** Runs with their minutes. */
 @Service

@@ -24,11 +24,13 @@ class ServiceController {
   /** As entered; {@code basedOn} is the version it was changed on, null for the first. */
   record ServiceEntry(@NotNull @Valid Services.ServiceSheet service, @Nullable Integer basedOn) {}
 
+  /** Tells which services of an engine are due and when. */
   @GetMapping("/api/engines/{id}/services")
   List<Services.ServiceView> services(@PathVariable UUID id) {
     return services.view(id);
   }
 
+  /** Keeps when a service was last done, or how often it is due. */
   @PutMapping("/api/engines/{id}/services/{kind}")
   List<Services.ServiceView> put(
       @PathVariable UUID id, @PathVariable Service.Kind kind, @RequestBody ServiceEntry entry) {

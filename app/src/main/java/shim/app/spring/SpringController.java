@@ -80,11 +80,13 @@ class SpringController {
       @NotNull List<Double> shimsIn,
       FitLimits.@Nullable Sheet limits) {}
 
+  /** Lists the kinds of springs the team knows. */
   @GetMapping("/api/spring-types")
   List<SpringTypes.StoredType> springTypes() {
     return types.all();
   }
 
+  /** Keeps a kind of spring from its data sheet. */
   @PutMapping("/api/spring-types/{id}")
   SpringTypes.StoredType putSpringType(
       @PathVariable UUID id,
@@ -100,21 +102,25 @@ class SpringController {
       @Nullable Integer basedOn,
       @Nullable @Size(max = 12, message = Because.INITIALS) String hand) {}
 
+  /** Tells which retainers, locks, cups and shims go with a kind of spring. */
   @GetMapping("/api/spring-types/{id}/kit")
   SpringKits.StoredKit kit(@PathVariable UUID id) {
     return kits.of(id);
   }
 
+  /** Keeps which retainers, locks, cups and shims go with a kind of spring. */
   @PutMapping("/api/spring-types/{id}/kit")
   SpringKits.StoredKit putKit(@PathVariable UUID id, @RequestBody KitEntry entry) {
     return kits.put(id, entry.kit(), entry.basedOn(), entry.hand());
   }
 
+  /** Lists every spring, where it sits and its hours. */
   @GetMapping("/api/springs")
   List<Springs.StoredSpring> springs() {
     return springs.all();
   }
 
+  /** Keeps what a spring is. */
   @PutMapping("/api/springs/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void putSpring(
@@ -125,12 +131,14 @@ class SpringController {
     springs.put(id, entry, who);
   }
 
+  /** Puts a spring at a valve. */
   @PutMapping("/api/fittings/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void fit(@PathVariable UUID id, @RequestBody Springs.FittingEntry entry) {
     springs.fit(id, entry);
   }
 
+  /** Takes a spring out. */
   @PutMapping("/api/fittings/{id}/removal")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@PathVariable UUID id, @RequestBody Springs.Removal removal) {
@@ -152,11 +160,13 @@ class SpringController {
     sets.put(engineId, id, set);
   }
 
+  /** Tells the team's rules for springs on this engine. */
   @GetMapping("/api/engines/{id}/spring-rules")
   SpringRules.SpringRulesSheet rules(@PathVariable UUID id) {
     return rules.of(id);
   }
 
+  /** Keeps the team's rules for springs on this engine. */
   @PutMapping("/api/engines/{id}/spring-rules")
   SpringRules.SpringRulesSheet putRules(
       @PathVariable UUID id,

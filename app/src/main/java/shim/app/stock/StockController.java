@@ -43,28 +43,33 @@ class StockController {
       @Nullable Integer basedOn,
       @Nullable @Size(max = 12, message = "12 letters at most") String hand) {}
 
+  /** Tells what lies in stock, what is on order and what falls due. */
   @GetMapping("/api/stock")
   StockView stock() {
     return reader.view();
   }
 
+  /** Keeps a kind of part with its place, count and measures. */
   @PutMapping("/api/stock/parts/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void part(@PathVariable UUID id, @RequestBody PartEntry entry) {
     parts.put(id, entry.part(), entry.basedOn(), entry.hand());
   }
 
+  /** Keeps an order, from wanted to measured. */
   @PutMapping("/api/stock/orders/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void order(@PathVariable UUID id, @RequestBody OrderEntry entry) {
     orders.put(id, entry.order(), entry.basedOn(), entry.hand());
   }
 
+  /** Gives what is to be ordered as a table. */
   @GetMapping("/api/stock/order-list.csv")
   ResponseEntity<String> orderList() {
     return csv("order-list.csv", StockCsv.orders(reader.view()));
   }
 
+  /** Gives what is to be packed for the next event as a table. */
   @GetMapping("/api/stock/packing-list.csv")
   ResponseEntity<String> packingList() {
     return csv("packing-list.csv", StockCsv.packing(reader.view()));

@@ -49,6 +49,10 @@ class TurnaroundController {
   /** Who says that people work to the plan from now on. */
   record Agreement(@Initials String hand, @Nullable Integer basedOn) {}
 
+  /**
+   * Gives the plan until the truck leaves: tasks, hands, the earliest end and the chance to make
+   * it.
+   */
   @GetMapping("/api/turnaround")
   TurnaroundView turnaround() {
     return reader.view();
@@ -70,18 +74,21 @@ class TurnaroundController {
     turnarounds.putTask(entry.id(), entry.task(), entry.basedOn(), entry.hand());
   }
 
+  /** Keeps one of the team: what the hand can do and when it is there. */
   @PutMapping("/api/turnaround/hands/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void hand(@PathVariable UUID id, @RequestBody HandEntry entry) {
     turnarounds.putHand(id, entry.hand(), entry.basedOn());
   }
 
+  /** Says when the truck leaves. */
   @PutMapping("/api/turnaround/truck")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void truck(@RequestBody TruckEntry entry) {
     turnarounds.putTruck(entry.truck(), entry.basedOn());
   }
 
+  /** Says that people work to the plan as it is now. */
   @PutMapping("/api/turnaround/agreed")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void agree(@RequestBody Agreement agreement) {

@@ -11,9 +11,11 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import shim.app.readiness.ReadinessReason;
+import shim.app.record.BeforeFirstLook;
 import shim.app.record.Documents;
 import shim.app.record.Maybe;
 import shim.app.record.Sheets;
@@ -60,6 +62,14 @@ class TurnaroundReader {
     this.sheets = sheets;
     this.orders = orders;
     this.desk = desk;
+  }
+
+  /** The plan is the first thing a person sees, and the longest to make. */
+  @EventListener(BeforeFirstLook.class)
+  void makeThePlan() {
+    Thread early = new Thread(this::view, "first plan");
+    early.setDaemon(true);
+    early.start();
   }
 
   /** What a plan is made of. */

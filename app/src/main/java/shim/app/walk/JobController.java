@@ -27,22 +27,26 @@ class JobController {
     this.photos = photos;
   }
 
+  /** Lists an engine's jobs, begun and signed. */
   @GetMapping("/api/engines/{id}/jobs")
   List<JobLine> jobs(@PathVariable UUID id) {
     return reader.of(id);
   }
 
+  /** Gives a job: what was done, what is next, and why something is held. */
   @GetMapping("/api/jobs/{id}")
   JobView job(@PathVariable UUID id) {
     return reader.view(id);
   }
 
+  /** Does the next step of a job. */
   @PutMapping("/api/jobs/{id}/acts/{actId}")
   JobView act(@PathVariable UUID id, @PathVariable UUID actId, @RequestBody Jobs.ActEntry entry) {
     jobs.act(id, actId, entry);
     return reader.view(id);
   }
 
+  /** Keeps something found during a job. */
   @PutMapping("/api/jobs/{id}/findings/{findingId}")
   JobView find(
       @PathVariable UUID id, @PathVariable UUID findingId, @RequestBody Jobs.FindingEntry entry) {
@@ -63,6 +67,7 @@ class JobController {
     return reader.view(id);
   }
 
+  /** Gives the photo of a finding. */
   @GetMapping("/api/findings/{id}/photo")
   ResponseEntity<byte[]> photoOf(@PathVariable UUID id) {
     byte[] image = photos.read(id);

@@ -19,11 +19,3 @@ interface JobRows extends JpaRepository<JobRow, UUID>, HoursWritten {
   @Query("update JobRow j set j.changes = j.changes + 1 where j.id = :id")
   void touch(UUID id);
 }
-
-interface ActRows extends JpaRepository<ActRow, UUID> {
-  List<ActRow> findByJobIdOrderByPlace(UUID jobId);
-}
-
-interface FindingRows extends JpaRepository<FindingRow, UUID> {
-  List<FindingRow> findByJobIdOrderByFoundAt(UUID jobId);
-}

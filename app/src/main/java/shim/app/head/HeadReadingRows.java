@@ -12,15 +12,3 @@ interface HeadReadingRows extends JpaRepository<HeadReadingRow, UUID> {
   @Query("select max(r.place) from HeadReadingRow r where r.headId = :headId")
   @Nullable Long last(UUID headId);
 }
-
-interface HeadStayRows extends JpaRepository<HeadStayRow, UUID> {
-  List<HeadStayRow> findByHeadIdOrderByFromAt(UUID headId);
-
-  List<HeadStayRow> findByEngineIdAndToHoursIsNull(UUID engineId);
-}
-
-interface HeadSpringRows extends JpaRepository<HeadSpringRow, UUID> {
-  List<HeadSpringRow> findByHeadIdAndTakenAtIsNullOrderByValve(UUID headId);
-
-  List<HeadSpringRow> findByTakenAtIsNull();
-}

@@ -1,0 +1,9 @@
+package shim.app.running;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface EventRows extends JpaRepository<EventRow, UUID> {
+  List<EventRow> findByEngineIdOrderByOnDate(UUID engineId);
+}

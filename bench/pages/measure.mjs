@@ -1,0 +1,152 @@
+// Looks at five pages as a tablet does: Lighthouse's mobile preset in headless Chromium, on a demo of its own.
+//   node bench/pages/measure.mjs            prints a table
+//   node bench/pages/measure.mjs --hold     and fails where a page weighs, shifts or keeps out more than it may
+//   node bench/pages/measure.mjs --write    and keeps the table in docs/bench/pages.md
+import { spawn } from "node:child_process";
+import { randomUUID } from "node:crypto";
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { launch } from "chrome-launcher";
+import lighthouse from "lighthouse";
+
+const ROOT = new URL("../..", import.meta.url).pathname;
+// The same on every machine; times are not, so they are told and never held.
+const MOST = { script: 215_000, all: 330_000, shift: 0.02, accessibility: 100 };
+const CHROMIUM =
+  "--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync";
+
+const folder = mkdtempSync(join(tmpdir(), "shim-pages-"));
+
+/** A demo as a user starts it; its address once it says that it is ready. */
+function demo() {
+  const shim = spawn("java", ["@app/java.args", "demo", "--port=0", `--data=${folder}`], { cwd: ROOT });
+  const ready = new Promise((is, not) => {
+    let said = "";
+    shim.stdout.on("data", (text) => {
+      said += text;
+      const address = /ready: +(http:\S+\d)\//.exec(said)?.[1];
+      if (address) is(address);
+    });
+    shim.stderr.on("data", (text) => process.stderr.write(text));
+    shim.on("exit", () => not(new Error("Shim did not start: run ./shim demo once")));
+  });
+  return { shim, ready };
+}
+
+async function json(address, body) {
+  const asked = body && {
+    method: "PUT",
+    headers: { "Content-Type": "application/json" },
+    body: JSON.stringify(body),
+  };
+  const answer = await fetch(address, asked);
+  if (!answer.ok) throw new Error(`${address}: ${await answer.text()}`);
+  return answer.json();
+}
+
+/** The pages of the main engine, with a round that has just begun. */
+async function pages(base) {
+  const [{ id }] = await json(`${base}/api/engines`);
+  const round = randomUUID();
+  const { hours } = await json(`${base}/api/engines/${id}/hours`);
+  await json(`${base}/api/rounds/${round}`, {
+    engineId: id,
+    state: "HOT",
+    hand: "KV",
+    engineHours: hours,
+    school: "BEST_STOPS",
+    stops: 8,
+    onMarks: false,
+    lookAtSprings: false,
+  });
+  return {
+    home: "/",
+    round: `/rounds/${round}`,
+    springs: `/engines/${id}/springs`,
+    lifters: `/engines/${id}/lifters`,
+    inspection: `/engines/${id}/inspect`,
+  };
+}
+
+async function look(name, address) {
+  const chrome = await launch({ chromePath: "/usr/bin/chromium", chromeFlags: CHROMIUM.split(" ") });
+  try {
+    const { lhr } = await lighthouse(address, {
+      port: chrome.port,
+      onlyCategories: ["performance", "accessibility"],
+    });
+    const { audits, categories, environment } = lhr;
+    const sent = audits["network-requests"].details.items;
+    const bytes = (of) => sent.filter(of).reduce((sum, r) => sum + r.transferSize, 0);
+    return {
+      name,
+      performance: Math.round(categories.performance.score * 100),
+      accessibility: Math.round(categories.accessibility.score * 100),
+      first: audits["first-contentful-paint"].numericValue,
+      largest: audits["largest-contentful-paint"].numericValue,
+      blocking: audits["total-blocking-time"].numericValue,
+      shift: audits["cumulative-layout-shift"].numericValue,
+      script: bytes((r) => r.resourceType === "Script"),
+      all: bytes(() => true),
+      machine: environment.benchmarkIndex,
+      faults: categories.accessibility.auditRefs
+        .map((r) => audits[r.id])
+        .filter((a) => a.score !== null && a.score < 1)
+        .map((a) => a.title),
+    };
+  } finally {
+    chrome.kill();
+  }
+}
+
+const seconds = (ms) => `${(ms / 1000).toFixed(1)} s`;
+const kB = (bytes) => `${Math.round(bytes / 1000)} kB`;
+
+function table(found) {
+  const rows = found.map((f) =>
+    [
+      f.name,
+      f.performance,
+      f.accessibility,
+      seconds(f.first),
+      seconds(f.largest),
+      `${Math.round(f.blocking)} ms`,
+      f.shift.toFixed(3),
+      kB(f.script),
+      kB(f.all),
+      Math.round(f.machine),
+    ].join(" | "),
+  );
+  return [
+    "page | performance | accessibility | first content | largest | blocked | shift | script | all | machine",
+    "---|---|---|---|---|---|---|---|---|---",
+    ...rows,
+  ].join("\n");
+}
+
+function trouble(found) {
+  return found.flatMap((f) => [
+    ...["script", "all", "shift"].filter((k) => f[k] > MOST[k]).map((k) => `${f.name}: ${k} ${f[k]}, at most ${MOST[k]}`),
+    ...(f.accessibility < MOST.accessibility ? [`${f.name}: ${f.faults.join("; ")}`] : []),
+  ]);
+}
+
+const { shim, ready } = demo();
+try {
+  const base = await ready;
+  const found = [];
+  for (const [name, path] of Object.entries(await pages(base))) found.push(await look(name, base + path));
+  const told = table(found);
+  console.log(told);
+  if (process.argv.includes("--write")) writeFileSync(join(ROOT, "docs/bench/pages.md"), `${told}\n`);
+  const over = process.argv.includes("--hold") ? trouble(found) : [];
+  for (const words of over) console.error(words);
+  process.exitCode = over.length > 0 ? 1 : 0;
+} finally {
+  shim.removeAllListeners("exit");
+  const ended = new Promise((is) => shim.once("exit", is));
+  shim.kill();
+  await ended;
+  rmSync(folder, { recursive: true, force: true });
+}
