@@ -21901,7 +21901,6 @@ export interface operations {
                      *       "rateLbfPerIn": 438.4615384615385,
                      *       "bindClearanceIn": 0.20999999999999996,
                      *       "sealClearanceIn": -0.4700000000000001,
-                     *       "pocketPlayIn": null,
                      *       "remarks": [
                      *         {
                      *           "weight": "KNOW",

@@ -16,6 +16,12 @@ import org.springframework.test.web.servlet.assertj.MvcTestResult;
 class BadRowTest extends ApiTest {
   @Autowired private JdbcTemplate sql;
 
+  /** Rows are spoilt behind Shim's back here: what was computed before does not count. */
+  @Override
+  protected MvcTestResult get(String path) {
+    return http.get().uri(path).header("Cache-Control", "no-store").exchange();
+  }
+
   private static final List<String> PAGES =
       List.of(
           "",

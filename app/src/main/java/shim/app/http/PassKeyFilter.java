@@ -12,6 +12,8 @@ import java.security.MessageDigest;
 import java.util.Arrays;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -21,6 +23,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * loopback names are answered.
  */
 @Component
+@Order(Ordered.LOWEST_PRECEDENCE - 1)
 class PassKeyFilter extends OncePerRequestFilter {
   private static final String COOKIE = "shim-key";
   private static final String CALENDAR = "/api/turnaround/calendar.ics";

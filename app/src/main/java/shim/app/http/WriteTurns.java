@@ -35,8 +35,8 @@ class WriteTurns {
 
   @Bean
   @Role(BeanDefinition.ROLE_INFRASTRUCTURE)
-  static Advisor oneChangeAtATime(ObjectProvider<DiskWatch> disk) {
-    return new DefaultPointcutAdvisor(new Writes(), new Turn(disk));
+  static Advisor oneChangeAtATime(ObjectProvider<DiskWatch> disk, ObjectProvider<Changes> changes) {
+    return new DefaultPointcutAdvisor(new Writes(), new Turn(disk, changes));
   }
 
   private static final class Writes extends StaticMethodMatcherPointcut {
@@ -63,9 +63,11 @@ class WriteTurns {
   private static final class Turn implements MethodInterceptor {
     private final ReentrantLock turn = new ReentrantLock(true);
     private final ObjectProvider<DiskWatch> disk;
+    private final ObjectProvider<Changes> changes;
 
-    Turn(ObjectProvider<DiskWatch> disk) {
+    Turn(ObjectProvider<DiskWatch> disk, ObjectProvider<Changes> changes) {
       this.disk = disk;
+      this.changes = changes;
     }
 
     @Override
@@ -77,6 +79,7 @@ class WriteTurns {
       try {
         return call.proceed();
       } finally {
+        changes.getObject().oneMore();
         turn.unlock();
       }
     }

@@ -1,0 +1,117 @@
+// Asks a demo for what its screens show: right after a change, again, and as a poll that has the answer already;
+// then eight devices that poll while one writes, beside one device alone.
+//   node bench/screens/measure.mjs [--seconds=60] [--write]      the last keeps the table in docs/bench/screens.md
+import { spawn } from "node:child_process";
+import { randomUUID } from "node:crypto";
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+
+const ROOT = new URL("../..", import.meta.url).pathname;
+const TIMES = 15;
+const SECONDS = Number(/--seconds=(\d+)/.exec(process.argv.join(" "))?.[1] ?? 60);
+const folder = mkdtempSync(join(tmpdir(), "shim-screens-"));
+const shim = spawn("java", ["@app/java.args", "demo", "--port=0", `--data=${folder}`], { cwd: ROOT });
+const base = await new Promise((is, not) => {
+  let said = "";
+  shim.stdout.on("data", (text) => {
+    said += text;
+    const address = /ready: +(http:\S+\d)\//.exec(said)?.[1];
+    if (address) is(address);
+  });
+  shim.on("exit", () => not(new Error("Shim did not start: run ./shim demo once")));
+});
+
+async function timed(path, options) {
+  const began = performance.now();
+  const answer = await fetch(base + path, options);
+  await answer.arrayBuffer();
+  return { ms: performance.now() - began, mark: answer.headers.get("etag"), status: answer.status };
+}
+
+const put = (path, body) =>
+  fetch(base + path, { method: "PUT", headers: { "Content-Type": "application/json" }, body: JSON.stringify(body) });
+const at = (all, share) => [...all].sort((a, b) => a - b)[Math.min(all.length - 1, Math.floor(all.length * share))];
+const ms = (x) => x.toFixed(1);
+
+const [{ id: engine }] = await (await fetch(`${base}/api/engines`)).json();
+const round = randomUUID();
+await put(`/api/rounds/${round}`, {
+  engineId: engine,
+  state: "HOT",
+  hand: "KV",
+  engineHours: 10.2,
+  school: "BEST_STOPS",
+  stops: 8,
+  onMarks: false,
+  lookAtSprings: false,
+});
+let crank = 0;
+const change = () => put(`/api/rounds/${round}/crank`, { crankDeg: (crank += 10) % 720, by: "KV" });
+
+const SCREENS = ["hours", "lash-history", "readiness", "springs", "lifters", "lash-drift", "cam"].map(
+  (s) => `/api/engines/${engine}/${s}`,
+);
+SCREENS.push("/api/engines", `/api/rounds/${round}`);
+
+// What is hot is what counts: a server is asked all day.
+for (let i = 0; i < TIMES; i++) {
+  for (const path of SCREENS) await timed(path);
+  await change();
+}
+const rows = [];
+for (const path of SCREENS) {
+  const first = [];
+  const again = [];
+  const poll = [];
+  for (let i = 0; i < TIMES; i++) {
+    await change();
+    const one = await timed(path);
+    first.push(one.ms);
+    again.push((await timed(path)).ms);
+    const told = await timed(path, { headers: { "If-None-Match": one.mark } });
+    if (told.status === 304) poll.push(told.ms);
+  }
+  const [f, a, p] = [at(first, 0.5), at(again, 0.5), at(poll, 0.5)];
+  rows.push([path.replace(engine, "…").replace(round, "…"), ms(f), ms(a), ms(p), (a / f).toFixed(2)].join(" | "));
+}
+
+/** Devices that ask for the round every two seconds; how long each answer took. */
+async function devices(count, seconds) {
+  const took = [];
+  const until = performance.now() + seconds * 1000;
+  const device = async (i) => {
+    let mark;
+    await new Promise((is) => setTimeout(is, (i * 2000) / count));
+    while (performance.now() < until) {
+      const one = await timed(`/api/rounds/${round}`, mark ? { headers: { "If-None-Match": mark } } : undefined);
+      mark = one.mark ?? mark;
+      took.push(one.ms);
+      await new Promise((is) => setTimeout(is, 2000));
+    }
+  };
+  const writer = async () => {
+    while (performance.now() < until) {
+      await change();
+      await new Promise((is) => setTimeout(is, 1000));
+    }
+  };
+  await Promise.all([writer(), ...Array.from({ length: count }, (_, i) => device(i))]);
+  return took;
+}
+const alone = await devices(1, SECONDS);
+const eight = await devices(8, SECONDS);
+const told = [
+  "asked | after a change, ms | again, ms | a poll that has it, ms | again over first",
+  "---|---|---|---|---",
+  ...rows,
+  "",
+  `One device polling a round for ${SECONDS} s beside one that writes every second: middle ${ms(at(alone, 0.5))} ms, p99 ${ms(at(alone, 0.99))} ms of ${alone.length}. Eight: middle ${ms(at(eight, 0.5))} ms, p99 ${ms(at(eight, 0.99))} ms of ${eight.length}; p99 ${(at(eight, 0.99) / at(alone, 0.99)).toFixed(2)} times.`,
+].join("\n");
+console.log(told);
+if (process.argv.includes("--write")) writeFileSync(join(ROOT, "docs/bench/screens.md"), `${told}\n`);
+shim.removeAllListeners("exit");
+const ended = new Promise((is) => shim.once("exit", is));
+shim.kill();
+await ended;
+rmSync(folder, { recursive: true, force: true });
