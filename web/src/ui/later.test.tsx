@@ -31,7 +31,7 @@ describe("a part of the application over a line that drops", () => {
   });
 
   it("asks Shim which build it is, by the script the page was begun with", async () => {
-    const ours = { src: "http://shim/assets/index-1.js" } as HTMLScriptElement;
+    const ours = { src: `${location.origin}/assets/index-1.js` } as HTMLScriptElement;
     const script = vi.spyOn(document, "querySelector").mockReturnValue(ours);
     const bring = () => vi.fn().mockRejectedValueOnce("gone").mockResolvedValue("part");
     const beginAnew = vi.fn();
