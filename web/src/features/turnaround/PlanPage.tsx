@@ -52,7 +52,7 @@ export function PlanPage({ first }: { first: ReactNode }) {
       >
         <div className="grid min-w-0 gap-3">
           <div className="flex flex-wrap items-center gap-2">
-            <h2 className="flex-1 text-xl">Now, and then</h2>
+            <h2 className="flex-1 text-xl max-[640px]:basis-full">Now, and then</h2>
             <Button look="quiet" onClick={() => setOpen("calendar")}>
               <CalendarDays aria-hidden className="size-5" /> Calendar
             </Button>
