@@ -51,6 +51,7 @@ class DemoData implements SmartLifecycle {
   private final DemoCam cam;
   private final DemoLifters lifters;
   private final DemoTurnaround turnaround;
+  private volatile boolean filled;
 
   DemoData(
       Engines engines,
@@ -74,8 +75,6 @@ class DemoData implements SmartLifecycle {
     this.lifters = lifters;
     this.turnaround = turnaround;
   }
-
-  private volatile boolean filled;
 
   /** Before the first address answers: nobody meets half a demo. */
   @Override

@@ -5,15 +5,20 @@ import java.io.InputStream;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import org.springframework.context.annotation.Lazy;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.ObjectMapper;
 
-/** Worked examples of the calculations; the tests ask each and hold its answer. */
+/**
+ * Worked examples of the calculations; the tests ask each and hold its answer. Read when somebody
+ * asks for the document.
+ */
+@Lazy
 @Component
 class ApiExamples {
-  static final String FOLDER = "api-examples/";
+  private static final String FOLDER = "api-examples/";
 
   /**
    * One question with its answer.

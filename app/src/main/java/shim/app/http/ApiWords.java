@@ -24,6 +24,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Component;
 
 /**
@@ -48,10 +49,10 @@ class ApiWords implements OpenApiCustomizer {
   private static final Map<String, String> FILES =
       Map.of(".csv", "text/csv", ".ics", "text/calendar", "/photo", "image/*");
 
-  private final ApiUnits units;
-  private final ApiExamples examples;
+  private final ObjectProvider<ApiUnits> units;
+  private final ObjectProvider<ApiExamples> examples;
 
-  ApiWords(ApiUnits units, ApiExamples examples) {
+  ApiWords(ObjectProvider<ApiUnits> units, ObjectProvider<ApiExamples> examples) {
     this.units = units;
     this.examples = examples;
   }
@@ -123,6 +124,7 @@ class ApiWords implements OpenApiCustomizer {
               property.setDescription(plain(property.getDescription()));
               if (isNumber(property)) {
                 units
+                    .getObject()
                     .of(name, field)
                     .ifPresent(
                         u -> property.setDescription(withUnit(property.getDescription(), u)));
@@ -131,8 +133,13 @@ class ApiWords implements OpenApiCustomizer {
   }
 
   private static boolean isNumber(Schema<?> schema) {
-    Schema<?> one = schema.getItems() == null ? schema : schema.getItems();
-    return "number".equals(type(one)) || "integer".equals(type(one));
+    String type = type(one(schema));
+    return "number".equals(type) || "integer".equals(type);
+  }
+
+  /** What a list holds, or the thing itself. */
+  private static Schema<?> one(Schema<?> schema) {
+    return schema.getItems() == null ? schema : schema.getItems();
   }
 
   private static @Nullable String type(Schema<?> schema) {
@@ -181,7 +188,7 @@ class ApiWords implements OpenApiCustomizer {
     }
     Schema<?> known = schema;
     if (schema.get$ref() != null) {
-      String name = schema.get$ref().substring(schema.get$ref().lastIndexOf('/') + 1);
+      String name = OpenApiSetup.name(schema);
       if (!names.add(name)) {
         return;
       }
@@ -201,8 +208,8 @@ class ApiWords implements OpenApiCustomizer {
       return;
     }
     for (Schema<?> property : schema.getProperties().values()) {
-      Schema<?> one = property.getItems() == null ? property : property.getItems();
-      if ("number".equals(type(one)) || "integer".equals(type(one))) {
+      Schema<?> one = one(property);
+      if (isNumber(property)) {
         if (one.getMinimum() == null && one.getExclusiveMinimumValue() == null) {
           one.setMinimum(MOST.negate());
         }
@@ -240,7 +247,7 @@ class ApiWords implements OpenApiCustomizer {
                     new Content().addMediaType(type, new MediaType().schema(new StringSchema())));
           }
         });
-    examples.of(path).ifPresent(e -> show(operation, e));
+    examples.getObject().of(path).ifPresent(e -> show(operation, e));
   }
 
   private static ApiResponse refusal(String status) {

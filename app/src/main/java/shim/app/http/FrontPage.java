@@ -6,10 +6,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.server.PathContainer;
@@ -34,7 +32,12 @@ class FrontPage {
    */
   record Told(String path, List<String> scripts, List<String> asks) {}
 
-  private record Page(PathPattern path, List<String> scripts, List<String> asks) {}
+  /**
+   * One page.
+   *
+   * @param scripts links to the scripts the page adds to what every page has
+   */
+  private record Page(PathPattern path, String scripts, List<String> asks) {}
 
   private final String html;
   private final List<Page> pages;
@@ -50,7 +53,7 @@ class FrontPage {
 
   FrontPage(String html, List<Told> told) {
     this.html = html;
-    pages = told.stream().map(FrontPage::page).toList();
+    pages = told.stream().map(this::page).toList();
   }
 
   private static @Nullable String text(String name) throws IOException {
@@ -59,9 +62,15 @@ class FrontPage {
     }
   }
 
-  private static Page page(Told told) {
+  private Page page(Told told) {
     String pattern = told.path().replaceAll("\\$(\\w+)", "{$1}");
-    return new Page(PathPatternParser.defaultInstance.parse(pattern), told.scripts(), told.asks());
+    String scripts =
+        told.scripts().stream()
+            .map(s -> "/" + s)
+            .filter(s -> !html.contains(s))
+            .map(s -> "<link rel=\"modulepreload\" crossorigin href=\"" + s + "\">")
+            .collect(Collectors.joining());
+    return new Page(PathPatternParser.defaultInstance.parse(pattern), scripts, told.asks());
   }
 
   /** The page as it is sent for an address. */
@@ -74,21 +83,15 @@ class FrontPage {
         .orElse(html);
   }
 
-  private String hints(Page page, PathContainer path) {
+  private static String hints(Page page, PathContainer path) {
     PathPattern.PathMatchInfo match = page.path().matchAndExtract(path);
     Map<String, String> ids = match == null ? Map.of() : match.getUriVariables();
-    Stream<String> scripts =
-        page.scripts().stream()
-            .map(s -> "/" + s)
-            .filter(s -> !html.contains(s))
-            .map(s -> "<link rel=\"modulepreload\" crossorigin href=\"" + s + "\">");
-    Stream<String> asks =
-        ids.values().stream().allMatch(v -> PLAIN.matcher(v).matches())
-            ? page.asks().stream()
-                .map(a -> filled(a, ids))
-                .map(a -> "<link rel=\"preload\" as=\"fetch\" crossorigin href=\"" + a + "\">")
-            : Stream.empty();
-    return Stream.of(asks, scripts).flatMap(Function.identity()).collect(Collectors.joining());
+    if (!ids.values().stream().allMatch(v -> PLAIN.matcher(v).matches())) {
+      return page.scripts();
+    }
+    return page.asks().stream()
+        .map(a -> "<link rel=\"preload\" as=\"fetch\" crossorigin href=\"" + filled(a, ids) + "\">")
+        .collect(Collectors.joining("", "", page.scripts()));
   }
 
   private static String filled(String address, Map<String, String> ids) {

@@ -60,6 +60,11 @@ class OpenApiSetup {
     return new RequiredUnlessNullable();
   }
 
+  /** The name a schema is kept under, from the place that refers to it. */
+  static String name(Schema<?> reference) {
+    return reference.get$ref().substring(reference.get$ref().lastIndexOf('/') + 1);
+  }
+
   private static final class RequiredUnlessNullable implements ModelConverter {
     private final Map<String, Class<?>> named = new ConcurrentHashMap<>();
 
@@ -91,10 +96,6 @@ class OpenApiSetup {
         return schema;
       }
       return context.getDefinedModels().get(name(schema));
-    }
-
-    private static String name(Schema<?> schema) {
-      return schema.get$ref().substring(schema.get$ref().lastIndexOf('/') + 1);
     }
 
     /** Of two records of one name the document would keep one and describe it as the other too. */
