@@ -2,15 +2,12 @@
 //   node bench/pages/measure.mjs            prints a table
 //   node bench/pages/measure.mjs --hold     and fails where a page weighs, shifts or keeps out more than it may
 //   node bench/pages/measure.mjs --write    and keeps the table in docs/bench/pages.md
-import { spawn } from "node:child_process";
-import { randomUUID } from "node:crypto";
-import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
-import { tmpdir } from "node:os";
+import { writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { launch } from "chrome-launcher";
 import lighthouse from "lighthouse";
+import { demo, engineAndRound, ROOT } from "../demo.mjs";
 
-const ROOT = new URL("../..", import.meta.url).pathname;
 // The same on every machine; times are not, so they are told and never held.
 const HOLD = process.argv.includes("--hold");
 // Home shows a plan that is made while one looks, so its shift hangs by the machine.
@@ -19,56 +16,15 @@ const MOST = { script: 215_000, all: 330_000, shift: 0.02, accessibility: 100 };
 const CHROMIUM =
   "--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync";
 
-const folder = mkdtempSync(join(tmpdir(), "shim-pages-"));
-
-/** A demo as a user starts it; its address once it says that it is ready. */
-function demo() {
-  const shim = spawn("java", [...(HOLD ? ["-XX:TieredStopAtLevel=1"] : []), "@app/java.args", "demo", "--port=0", `--data=${folder}`], { cwd: ROOT });
-  const ready = new Promise((is, not) => {
-    let said = "";
-    shim.stdout.on("data", (text) => {
-      said += text;
-      const address = /ready: +(http:\S+\d)\//.exec(said)?.[1];
-      if (address) is(address);
-    });
-    shim.stderr.on("data", (text) => process.stderr.write(text));
-    shim.on("exit", () => not(new Error("Shim did not start: run ./shim demo once")));
-  });
-  return { shim, ready };
-}
-
-async function json(address, body) {
-  const asked = body && {
-    method: "PUT",
-    headers: { "Content-Type": "application/json" },
-    body: JSON.stringify(body),
-  };
-  const answer = await fetch(address, asked);
-  if (!answer.ok) throw new Error(`${address}: ${await answer.text()}`);
-  return answer.json();
-}
-
 /** The pages of the main engine, with a round that has just begun. */
 async function pages(base) {
-  const [{ id }] = await json(`${base}/api/engines`);
-  const round = randomUUID();
-  const { hours } = await json(`${base}/api/engines/${id}/hours`);
-  await json(`${base}/api/rounds/${round}`, {
-    engineId: id,
-    state: "HOT",
-    hand: "KV",
-    engineHours: hours,
-    school: "BEST_STOPS",
-    stops: 8,
-    onMarks: false,
-    lookAtSprings: false,
-  });
+  const { engine, round } = await engineAndRound(base);
   return {
     home: "/",
     round: `/rounds/${round}`,
-    springs: `/engines/${id}/springs`,
-    lifters: `/engines/${id}/lifters`,
-    inspection: `/engines/${id}/inspect`,
+    springs: `/engines/${engine}/springs`,
+    lifters: `/engines/${engine}/lifters`,
+    inspection: `/engines/${engine}/inspect`,
   };
 }
 
@@ -146,9 +102,9 @@ function trouble(found) {
   ]);
 }
 
-const { shim, ready } = demo();
+// A demo that is looked at for a minute needs no machine code made for hours of work.
+const { base, end } = await demo(HOLD ? ["-XX:TieredStopAtLevel=1"] : []);
 try {
-  const base = await ready;
   const found = [];
   const all = Object.entries(await pages(base)).filter(([name]) => !HOLD || HELD.includes(name));
   for (const [name, path] of all) found.push(await look(name, base + path));
@@ -159,9 +115,5 @@ try {
   for (const words of over) console.error(words);
   process.exitCode = over.length > 0 ? 1 : 0;
 } finally {
-  shim.removeAllListeners("exit");
-  const ended = new Promise((is) => shim.once("exit", is));
-  shim.kill();
-  await ended;
-  rmSync(folder, { recursive: true, force: true });
+  await end();
 }

@@ -1,26 +1,14 @@
 // Asks a demo for what its screens show: right after a change, again, and as a poll that has the answer already;
 // then eight devices that poll while one writes, beside one device alone.
 //   node bench/screens/measure.mjs [--seconds=60] [--write]      the last keeps the table in docs/bench/screens.md
-import { spawn } from "node:child_process";
-import { randomUUID } from "node:crypto";
-import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
-import { tmpdir } from "node:os";
+import { writeFileSync } from "node:fs";
 import { join } from "node:path";
+import { demo, engineAndRound, put, ROOT } from "../demo.mjs";
 
-const ROOT = new URL("../..", import.meta.url).pathname;
 const TIMES = 15;
 const SECONDS = Number(/--seconds=(\d+)/.exec(process.argv.join(" "))?.[1] ?? 60);
-const folder = mkdtempSync(join(tmpdir(), "shim-screens-"));
-const shim = spawn("java", ["@app/java.args", "demo", "--port=0", `--data=${folder}`], { cwd: ROOT });
-const base = await new Promise((is, not) => {
-  let said = "";
-  shim.stdout.on("data", (text) => {
-    said += text;
-    const address = /ready: +(http:\S+\d)\//.exec(said)?.[1];
-    if (address) is(address);
-  });
-  shim.on("exit", () => not(new Error("Shim did not start: run ./shim demo once")));
-});
+const { base, end } = await demo();
+const { engine, round } = await engineAndRound(base);
 
 async function timed(path, options) {
   const began = performance.now();
@@ -29,25 +17,11 @@ async function timed(path, options) {
   return { ms: performance.now() - began, mark: answer.headers.get("etag"), status: answer.status };
 }
 
-const put = (path, body) =>
-  fetch(base + path, { method: "PUT", headers: { "Content-Type": "application/json" }, body: JSON.stringify(body) });
 const at = (all, share) => [...all].sort((a, b) => a - b)[Math.min(all.length - 1, Math.floor(all.length * share))];
 const ms = (x) => x.toFixed(1);
 
-const [{ id: engine }] = await (await fetch(`${base}/api/engines`)).json();
-const round = randomUUID();
-await put(`/api/rounds/${round}`, {
-  engineId: engine,
-  state: "HOT",
-  hand: "KV",
-  engineHours: 10.2,
-  school: "BEST_STOPS",
-  stops: 8,
-  onMarks: false,
-  lookAtSprings: false,
-});
 let crank = 0;
-const change = () => put(`/api/rounds/${round}/crank`, { crankDeg: (crank += 10) % 720, by: "KV" });
+const change = () => put(`${base}/api/rounds/${round}/crank`, { crankDeg: (crank += 10) % 720, by: "KV" });
 
 const SCREENS = ["hours", "lash-history", "readiness", "springs", "lifters", "lash-drift", "cam"].map(
   (s) => `/api/engines/${engine}/${s}`,
@@ -110,8 +84,4 @@ const told = [
 ].join("\n");
 console.log(told);
 if (process.argv.includes("--write")) writeFileSync(join(ROOT, "docs/bench/screens.md"), `${told}\n`);
-shim.removeAllListeners("exit");
-const ended = new Promise((is) => shim.once("exit", is));
-shim.kill();
-await ended;
-rmSync(folder, { recursive: true, force: true });
+await end();

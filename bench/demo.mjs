@@ -1,0 +1,62 @@
+// A demo of its own for what is measured on one: started as a user does, thrown away afterwards.
+import { spawn } from "node:child_process";
+import { randomUUID } from "node:crypto";
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+
+export const ROOT = new URL("..", import.meta.url).pathname;
+
+/** Its address once it says that it is ready, and how to end it. */
+export async function demo(options = []) {
+  const folder = mkdtempSync(join(tmpdir(), "shim-measured-"));
+  const shim = spawn("java", [...options, "@app/java.args", "demo", "--port=0", `--data=${folder}`], { cwd: ROOT });
+  shim.stderr.on("data", (text) => process.stderr.write(text));
+  const base = await new Promise((is, not) => {
+    let said = "";
+    shim.stdout.on("data", (text) => {
+      said += text;
+      const address = /ready: +(http:\S+\d)\//.exec(said)?.[1];
+      if (address) is(address);
+    });
+    shim.on("exit", () => not(new Error("Shim did not start: run ./shim demo once")));
+  });
+  return {
+    base,
+    async end() {
+      const ended = new Promise((is) => shim.once("exit", is));
+      shim.kill();
+      await ended;
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+async function json(asked) {
+  const answer = await asked;
+  if (!answer.ok) throw new Error(`${answer.url}: ${await answer.text()}`);
+  return answer.json();
+}
+
+export const put = (address, body) =>
+  fetch(address, { method: "PUT", headers: { "Content-Type": "application/json" }, body: JSON.stringify(body) });
+
+/** The main engine, and a round on it that has just begun. */
+export async function engineAndRound(base) {
+  const [{ id: engine }] = await json(fetch(`${base}/api/engines`));
+  const { hours } = await json(fetch(`${base}/api/engines/${engine}/hours`));
+  const round = randomUUID();
+  await json(
+    put(`${base}/api/rounds/${round}`, {
+      engineId: engine,
+      state: "HOT",
+      hand: "KV",
+      engineHours: hours,
+      school: "BEST_STOPS",
+      stops: 8,
+      onMarks: false,
+      lookAtSprings: false,
+    }),
+  );
+  return { engine, round };
+}
