@@ -6,23 +6,56 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.util.UUID;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.context.TestConfiguration;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.boot.webmvc.test.autoconfigure.MockMvcPrint;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Import;
+import org.springframework.context.annotation.Primary;
 import org.springframework.http.MediaType;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 
-/** The whole application on an empty data folder, spoken to as the pages do. */
+/**
+ * The whole application on an empty data folder, spoken to as the pages do, on a Tuesday that began
+ * at seven: what fits into a day must not hang by the hour the tests are run.
+ */
 @SpringBootTest
+@Import(ApiTest.Morning.class)
 // A file that is sent would be printed with a failure, and Maven stumbles over it.
 @AutoConfigureMockMvc(print = MockMvcPrint.NONE)
 abstract class ApiTest {
+  private static final LocalDateTime SEVEN = LocalDateTime.of(2026, 12, 1, 7, 0);
+  protected static final Clock CLOCK =
+      Clock.offset(
+          Clock.systemDefaultZone(),
+          Duration.between(Instant.now(), SEVEN.atZone(ZoneId.systemDefault()).toInstant()));
+
+  @TestConfiguration(proxyBeanMethods = false)
+  static class Morning {
+    @Bean
+    @Primary
+    Clock morning() {
+      return CLOCK;
+    }
+  }
+
   @Autowired protected MockMvcTester http;
+
+  protected static LocalDate today() {
+    return LocalDate.now(CLOCK);
+  }
 
   @DynamicPropertySource
   static void emptyFolder(DynamicPropertyRegistry registry) {

@@ -47,7 +47,7 @@ class CalendarApiTest extends ApiTest {
     String empty = calendar();
     assertThat(Biweekly.parse(empty).first().getEvents()).isEmpty();
 
-    LocalDate on = LocalDate.now().plusDays(11);
+    LocalDate on = today().plusDays(11);
     for (String engine :
         List.of(
             engine(resource("v8.json")),

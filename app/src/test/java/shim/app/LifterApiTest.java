@@ -262,8 +262,8 @@ class LifterApiTest extends ApiTest {
     String a = lifter("Roamer", 10);
     String fitting = id();
     assertThat(fit(fitting, a, "1I", 0)).hasStatus(204);
-    overRev(LocalDate.now(ZoneOffset.UTC), 2);
-    overRev(LocalDate.now(ZoneOffset.UTC).minusDays(9), 5);
+    overRev(LocalDate.now(CLOCK.withZone(ZoneOffset.UTC)), 2);
+    overRev(LocalDate.now(CLOCK.withZone(ZoneOffset.UTC)).minusDays(9), 5);
     assertThat(removal(fitting, -1, "early")).hasStatus(422);
     assertThat(removal(fitting, 6, "moved")).hasStatus(204);
     String first = engine;

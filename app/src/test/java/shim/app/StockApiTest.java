@@ -126,7 +126,7 @@ class StockApiTest extends JobApi {
 
   @Test
   void springsOnRecordArePartsAndFallDueBeforeAnEvent() {
-    LocalDate on = LocalDate.now().plusDays(12);
+    LocalDate on = today().plusDays(12);
     put(
         "/api/events/" + UUID.randomUUID(),
         "{\"engineId\":\"%s\",\"name\":\"Final\",\"date\":\"%s\",\"plannedHours\":1.5}"

@@ -41,7 +41,7 @@ class TurnaroundApiTest extends ApiTest {
             put(
                 "/api/events/" + UUID.randomUUID(),
                 "{\"engineId\":\"%s\",\"name\":\"Final\",\"date\":\"%s\",\"plannedHours\":1.5}"
-                    .formatted(engine, LocalDate.now().plusDays(days))))
+                    .formatted(engine, today().plusDays(days))))
         .hasStatusOk();
   }
 
@@ -192,8 +192,8 @@ class TurnaroundApiTest extends ApiTest {
             JsonPath.<List<String>>read(turnaround(), "$.plan.left[?(@.id=='" + task + "')].why"))
         .containsExactly("PART_UNKNOWN");
 
-    LocalDate due = LocalDate.now().plusDays(3);
-    String ordered = ",\"orderedOn\":\"%s\",\"dueOn\":\"%s\"".formatted(LocalDate.now(), due);
+    LocalDate due = today().plusDays(3);
+    String ordered = ",\"orderedOn\":\"%s\",\"dueOn\":\"%s\"".formatted(today(), due);
     assertThat(put(order, ORDER.formatted("0", task, "ORDERED", ordered))).hasStatus(204);
     assertThat(time(turnaround(), placed(task) + ".start")).isAfterOrEqualTo(due.atTime(12, 0));
 
@@ -227,7 +227,7 @@ class TurnaroundApiTest extends ApiTest {
       read(round, cylinder + "E", "0.020");
     }
     assertThat(put("/api/rounds/" + round + "/signature", "{\"initials\":\"KV\"}")).hasStatusOk();
-    LocalDateTime signed = LocalDateTime.now();
+    LocalDateTime signed = LocalDateTime.now(CLOCK);
     String body = turnaround();
     assertThat(JsonPath.<List<Object>>read(body, "$.tasks[?(@.id=='" + other + "/LASH_ROUND')]"))
         .as("signed, so it is no more to be done")
