@@ -446,7 +446,11 @@ export interface paths {
          */
         put: operations["restore"];
         post?: never;
-        delete?: never;
+        /**
+         * Forgets a checked backup: all stays as it is.
+         * @description Forgets a checked backup: all stays as it is.
+         */
+        delete: operations["forget"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2059,6 +2063,30 @@ export interface paths {
          */
         post: operations["degree"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/under-way/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Tells how far a call is that was sent with this id in its header `Shim-Work`: an import, a backup, a restore.
+         * @description Tells how far a call is that was sent with this id in its header `Shim-Work`: an import, a backup, a restore. One that has not come yet or is over is waiting.
+         */
+        get: operations["howFar"];
+        put?: never;
+        post?: never;
+        /**
+         * Stops a call that is under way; it answers that it was stopped and has changed nothing.
+         * @description Stops a call that is under way; it answers that it was stopped and has changed nothing.
+         */
+        delete: operations["stop"];
         options?: never;
         head?: never;
         patch?: never;
@@ -9635,6 +9663,23 @@ export interface components {
             exhaustApartDeg?: number;
             corrections: components["schemas"]["CorrectionView"][];
         };
+        /** @description How far a call is. */
+        HowFar: {
+            /** @enum {string} */
+            stage: "WAITING" | "ARRIVING" | "UNPACKING" | "READING" | "TAKING_IN" | "COMPUTING" | "PACKING" | "REPLACING";
+            /**
+             * Format: int64
+             * @description of `all`, in what the stage counts; a count
+             */
+            done: number;
+            /**
+             * Format: int64
+             * @description 0 when nobody knows; natural logarithm of odds
+             */
+            all: number;
+            /** @description false from where it must go through */
+            stops: boolean;
+        };
         /** @description A task of the plan people work to. */
         AgreedTask: {
             id: string;
@@ -14254,6 +14299,89 @@ export interface operations {
         };
     };
     restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be read: which field, and what was expected there. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+            /** @description Whoever asks has not brought the key that Shim printed when it started. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": string;
+                };
+            };
+            /** @description Nothing is kept under this id. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+            /** @description Another device changed it meanwhile, or the id belongs to something else. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+            /** @description It was read and cannot be: each field at fault, in words. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+            /** @description Shim is busy with something that lets nothing else through; try again. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+            /** @description The disk has no room left: nothing was kept. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+        };
+    };
+    forget: {
         parameters: {
             query?: never;
             header?: never;
@@ -28430,6 +28558,147 @@ export interface operations {
             };
             /** @description It was read and cannot be: each field at fault, in words. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+        };
+    };
+    howFar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HowFar"];
+                };
+            };
+            /** @description It could not be read: which field, and what was expected there. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+            /** @description Whoever asks has not brought the key that Shim printed when it started. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": string;
+                };
+            };
+            /** @description Nothing is kept under this id. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+            /** @description It was read and cannot be: each field at fault, in words. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+        };
+    };
+    stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be read: which field, and what was expected there. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+            /** @description Whoever asks has not brought the key that Shim printed when it started. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": string;
+                };
+            };
+            /** @description Nothing is kept under this id. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+            /** @description Another device changed it meanwhile, or the id belongs to something else. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+            /** @description It was read and cannot be: each field at fault, in words. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+            /** @description Shim is busy with something that lets nothing else through; try again. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+            /** @description The disk has no room left: nothing was kept. */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -16,6 +16,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.scheduling.annotation.EnableScheduling;
 import shim.app.backup.BackupCommand;
 import shim.app.backup.DataFolder;
+import shim.app.http.Progress;
 import shim.app.record.BeforeFirstLook;
 
 /** Starts Shim: {@code demo} with sample data, {@code start} on the user's own folder. */
@@ -92,10 +93,12 @@ public class ShimApplication {
             "shim: a Shim runs in " + data + ": stop it first, or restore on its page Backup");
         return 1;
       }
+      Progress far = FarLine.on(System.err);
       System.out.println(
           args.get(0).equals("backup")
-              ? BackupCommand.backup(data, Path.of(file.get()), Clock.systemUTC().instant(), port)
-              : BackupCommand.restore(data, Path.of(file.get())));
+              ? BackupCommand.backup(
+                  data, Path.of(file.get()), Clock.systemUTC().instant(), port, far)
+              : BackupCommand.restore(data, Path.of(file.get()), far));
       return 0;
     } catch (Exception e) {
       System.err.println("shim: " + rootMessage(e));

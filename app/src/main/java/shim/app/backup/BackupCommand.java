@@ -11,6 +11,7 @@ import java.sql.Connection;
 import java.time.Instant;
 import java.util.Optional;
 import org.flywaydb.core.Flyway;
+import shim.app.http.Progress;
 import shim.app.http.Refusal;
 
 /** Backup and restore from the command line, whether Shim runs or not. */
@@ -21,9 +22,11 @@ public final class BackupCommand {
    * Writes everything into a file.
    *
    * @param runningPort port of the Shim that runs in this folder; empty when none does
+   * @param far is told how far it is, unless a running Shim does it
    * @return what was done, in words
    */
-  public static String backup(Path data, Path target, Instant at, Optional<Integer> runningPort)
+  public static String backup(
+      Path data, Path target, Instant at, Optional<Integer> runningPort, Progress far)
       throws Exception {
     if (runningPort.isPresent()) {
       return ask(runningPort.get(), target);
@@ -32,7 +35,7 @@ public final class BackupCommand {
       throw new IOException("there is no database in " + data);
     }
     try (Connection c = BackupFile.open(data.resolve("shim"), ";IFEXISTS=TRUE")) {
-      return words(BackupFile.write(c, data, at, target.toAbsolutePath()), target);
+      return words(BackupFile.write(c, data, at, target.toAbsolutePath(), far), target);
     }
   }
 
@@ -61,13 +64,14 @@ public final class BackupCommand {
   }
 
   /** Checks a file and puts it in place of what is in the folder, which is kept beside it. */
-  public static String restore(Path data, Path file) throws Exception {
+  public static String restore(Path data, Path file, Progress far) throws Exception {
     Files.createDirectories(data);
     Path scratch = Files.createTempDirectory(data, ".incoming-");
     try {
       BackupFile.Holds h =
           BackupFile.check(
-              file, scratch, Flyway.configure().dataSource("jdbc:h2:mem:", "shim", "").load());
+              file, scratch, Flyway.configure().dataSource("jdbc:h2:mem:", "shim", "").load(), far);
+      far.at(Progress.Stage.REPLACING, 0, 0);
       DataFolder.ready(data, scratch);
       DataFolder.finishRestore(data);
       return String.format(

@@ -1,5 +1,6 @@
 package shim.app.backup;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Path;
@@ -10,6 +11,7 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -48,8 +50,8 @@ class BackupController {
    * Reads a backup through without replacing anything: what it holds, and its name for the press.
    */
   @PostMapping(value = "/api/restore-check", consumes = "application/zip")
-  Backups.Checked checkBackup(InputStream file) throws IOException {
-    return backups.check(file);
+  Backups.Checked checkBackup(InputStream file, HttpServletRequest request) throws IOException {
+    return backups.check(file, Math.max(0, request.getContentLengthLong()));
   }
 
   /** Puts a checked backup in place of all there is. */
@@ -57,6 +59,13 @@ class BackupController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void restore(@PathVariable UUID id) {
     backups.restore(id);
+  }
+
+  /** Forgets a checked backup: all stays as it is. */
+  @DeleteMapping("/api/restore/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void forget(@PathVariable UUID id) throws IOException {
+    backups.forget(id);
   }
 
   private static ResponseEntity<Resource> file(Path path) {

@@ -28,6 +28,7 @@ import java.util.zip.ZipFile;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import org.flywaydb.core.Flyway;
+import shim.app.http.Progress;
 import shim.app.http.Refusal;
 
 /**
@@ -70,7 +71,8 @@ final class BackupFile {
   }
 
   /** Writes everything as it stands now; the file appears only when it is whole. */
-  static Holds write(Connection store, Path data, Instant at, Path target) throws Exception {
+  static Holds write(Connection store, Path data, Instant at, Path target, Progress far)
+      throws Exception {
     Path parts = Files.createTempDirectory(target.toAbsolutePath().getParent(), ".backup");
     try {
       Path raw = parts.resolve("database.zip");
@@ -86,7 +88,9 @@ final class BackupFile {
         zip.putNextEntry(new ZipEntry(ABOUT));
         properties(holds).store(zip, null);
         database(raw, zip);
+        long packed = 0;
         for (Path p : photos) {
+          far.at(Progress.Stage.PACKING, packed++, photos.size());
           zip.putNextEntry(new ZipEntry(PHOTOS + "/" + p.getFileName()));
           Files.copy(p, zip);
         }
@@ -124,10 +128,10 @@ final class BackupFile {
   }
 
   /** Unpacks a backup beside the data and reads every row of it; refuses in words. */
-  static Holds check(Path zip, Path scratch, Flyway known) {
+  static Holds check(Path zip, Path scratch, Flyway known, Progress far) {
     String newestSchema = newestSchema(known);
     try {
-      Holds said = unpack(zip, scratch);
+      Holds said = unpack(zip, scratch, far);
       if (Double.parseDouble(said.schema()) > Double.parseDouble(newestSchema)) {
         throw Refusal.invalid(
             "file",
@@ -138,7 +142,7 @@ final class BackupFile {
                 + "): take the newer Shim");
       }
       try (Connection c = open(scratch.resolve("shim"), ";ACCESS_MODE_DATA=r;IFEXISTS=TRUE")) {
-        readAll(c);
+        readAll(c, far);
         return holds(c, said.madeAt(), said.photos());
       }
     } catch (ZipException | SQLException e) {
@@ -156,7 +160,7 @@ final class BackupFile {
         .orElse("0");
   }
 
-  private static Holds unpack(Path zip, Path scratch) throws IOException {
+  private static Holds unpack(Path zip, Path scratch, Progress far) throws IOException {
     Properties about = new Properties();
     int photos = 0;
     boolean database = false;
@@ -171,6 +175,7 @@ final class BackupFile {
         } else if (PHOTO.matcher(e.getName()).matches()) {
           Files.copy(in, scratch.resolve(e.getName()));
           photos++;
+          far.at(Progress.Stage.UNPACKING, photos, photosSaid(about));
         } else {
           throw Refusal.invalid("file", NOT_OURS + "it holds " + e.getName());
         }
@@ -179,7 +184,7 @@ final class BackupFile {
     if (!database || !about.containsKey("schema")) {
       throw Refusal.invalid("file", NOT_OURS + "there is no database in it");
     }
-    if (photos != Integer.parseInt(about.getProperty("photos", "-1"))) {
+    if (photos != photosSaid(about)) {
       throw Refusal.invalid(
           "file", NOT_OURS + photos + " photos are in it, of " + about.getProperty("photos"));
     }
@@ -187,8 +192,13 @@ final class BackupFile {
         Instant.parse(about.getProperty("madeAt")), about.getProperty("schema"), 0, 0, 0, photos);
   }
 
+  /** How many photos the file says it holds; -1 when it does not say. */
+  private static int photosSaid(Properties about) {
+    return Integer.parseInt(about.getProperty("photos", "-1"));
+  }
+
   /** Every row of every table is read once: what cannot be read is found now, not later. */
-  private static void readAll(Connection c) throws SQLException {
+  private static void readAll(Connection c, Progress far) throws SQLException {
     List<String> tables = new ArrayList<>();
     try (ResultSet t =
         c.getMetaData().getTables(null, "PUBLIC", null, new String[] {"TABLE", "BASE TABLE"})) {
@@ -196,11 +206,17 @@ final class BackupFile {
         tables.add(t.getString("TABLE_NAME"));
       }
     }
+    long all = 0;
+    for (String table : tables) {
+      all += Long.parseLong(one(c, "select count(*) from \"" + table + "\""));
+    }
+    long done = 0;
     for (String table : tables) {
       try (Statement s = c.createStatement();
           ResultSet r = s.executeQuery("select * from \"" + table + "\"")) {
         int columns = r.getMetaData().getColumnCount();
         while (r.next()) {
+          far.at(Progress.Stage.READING, done++, all);
           for (int i = 1; i <= columns; i++) {
             r.getString(i);
           }

@@ -27,7 +27,9 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import shim.app.http.DiskWatch;
+import shim.app.http.Progress;
 import shim.app.http.Refusal;
+import shim.app.http.UnderWay;
 
 /** Backups made by a press or by the clock, and the way back. */
 @Service
@@ -40,6 +42,7 @@ class Backups {
   private final JdbcTemplate sql;
   private final Flyway flyway;
   private final DiskWatch disk;
+  private final UnderWay underWay;
   private final Clock clock;
   private final String url;
   private final Path data;
@@ -54,6 +57,7 @@ class Backups {
       JdbcTemplate sql,
       Flyway flyway,
       DiskWatch disk,
+      UnderWay underWay,
       Clock clock,
       @Value("${spring.datasource.url}") String url,
       @Value("${shim.data}") String data,
@@ -64,6 +68,7 @@ class Backups {
     this.sql = sql;
     this.flyway = flyway;
     this.disk = disk;
+    this.underWay = underWay;
     this.clock = clock;
     this.url = url;
     this.data = Path.of(data);
@@ -134,7 +139,7 @@ class Backups {
       Path folder = Files.createDirectories(folder(data));
       Path target = folder.resolve("shim-" + DataFolder.stamp(clock.instant()) + ".zip");
       try (Connection c = source.getConnection()) {
-        BackupFile.write(c, data, clock.instant(), target);
+        BackupFile.write(c, data, clock.instant(), target, underWay.here());
       }
       trouble = null;
       prune();
@@ -191,15 +196,19 @@ class Backups {
    */
   record Checked(UUID id, BackupFile.Holds holds) {}
 
-  /** Takes a file in beside the data and reads all of it; nothing is replaced. */
-  Checked check(InputStream file) throws IOException {
+  /**
+   * Takes a file in beside the data and reads all of it; nothing is replaced.
+   *
+   * @param bytes how many there will be; 0 when nobody knows
+   */
+  Checked check(InputStream file, long bytes) throws IOException {
     UUID id = UUID.randomUUID();
     Path scratch = scratch(id);
     Files.createDirectories(scratch);
     Path zip = scratch.resolveSibling(scratch.getFileName() + ".part");
     try {
-      copy(file, zip);
-      return new Checked(id, BackupFile.check(zip, scratch, flyway));
+      copy(file, zip, bytes);
+      return new Checked(id, BackupFile.check(zip, scratch, flyway, underWay.here()));
     } catch (IOException | RuntimeException e) {
       BackupFile.remove(scratch);
       throw e;
@@ -208,12 +217,21 @@ class Backups {
     }
   }
 
-  private void copy(InputStream from, Path to) throws IOException {
+  /** A checked file that is not to be put back takes no room. */
+  void forget(UUID id) throws IOException {
+    BackupFile.remove(scratch(id));
+  }
+
+  private void copy(InputStream from, Path to, long bytes) throws IOException {
+    Progress far = underWay.here();
+    long come = 0;
     long left = disk.spareBytes() / 2;
     byte[] piece = new byte[1 << 16];
     try (var out = Files.newOutputStream(to)) {
       for (int n = from.read(piece); n >= 0; n = from.read(piece)) {
         left -= n;
+        come += n;
+        far.at(Progress.Stage.ARRIVING, come, bytes);
         if (left < 0) {
           throw Refusal.conflict("there is no room on the disk to unpack it: make room there");
         }
@@ -277,10 +295,13 @@ class Backups {
     }
     try {
       BackupFile.Stand wanted = BackupFile.stand(scratch);
+      underWay.here().at(Progress.Stage.REPLACING, 0, 0);
       DataFolder.ready(data, scratch);
       withNobodyAtIt(() -> DataFolder.finishRestore(data), wanted);
       flyway.migrate();
       lastRevision = -1;
+    } catch (Refusal e) {
+      throw e;
     } catch (Exception e) {
       LOG.error("the restore did not go through", e);
       throw Refusal.conflict(

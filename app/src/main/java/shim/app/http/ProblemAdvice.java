@@ -62,6 +62,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
       case TOO_LARGE -> problem(HttpStatus.CONTENT_TOO_LARGE, "too-large", words, named(e, "body"));
       case DISK_FULL -> problem(HttpStatus.INSUFFICIENT_STORAGE, "disk-full", words, List.of());
       case BUSY -> problem(HttpStatus.SERVICE_UNAVAILABLE, "busy", words, List.of());
+      case STOPPED -> problem(HttpStatus.CONFLICT, "stopped", words, List.of());
     };
   }
 

@@ -20,7 +20,8 @@ public class Refusal extends RuntimeException {
     CONFLICT,
     TOO_LARGE,
     DISK_FULL,
-    BUSY
+    BUSY,
+    STOPPED
   }
 
   private Refusal(Kind kind, String message, List<FieldError> errors) {
@@ -76,6 +77,11 @@ public class Refusal extends RuntimeException {
   /** Not now: the same again in a moment. */
   public static Refusal busy(String message) {
     return new Refusal(Kind.BUSY, message, List.of());
+  }
+
+  /** The person who began it has stopped it. */
+  public static Refusal stopped(String message) {
+    return new Refusal(Kind.STOPPED, message, List.of());
   }
 
   public String words() {

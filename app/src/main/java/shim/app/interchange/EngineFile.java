@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -14,7 +15,9 @@ import shim.app.change.ChangeRules;
 import shim.app.change.ItemArchive;
 import shim.app.engine.Engines;
 import shim.app.fatigue.TestArchive;
+import shim.app.http.Progress;
 import shim.app.http.Refusal;
+import shim.app.http.UnderWay;
 import shim.app.lash.LashArchive;
 import shim.app.lifter.LifterArchive;
 import shim.app.running.Events;
@@ -44,6 +47,7 @@ class EngineFile {
   private final JobArchive jobs;
   private final ItemArchive items;
   private final LifterArchive lifters;
+  private final UnderWay underWay;
 
   EngineFile(
       Engines engines,
@@ -57,7 +61,8 @@ class EngineFile {
       ChangeRules changeRules,
       JobArchive jobs,
       ItemArchive items,
-      LifterArchive lifters) {
+      LifterArchive lifters,
+      UnderWay underWay) {
     this.engines = engines;
     this.events = events;
     this.runs = runs;
@@ -70,6 +75,7 @@ class EngineFile {
     this.jobs = jobs;
     this.items = items;
     this.lifters = lifters;
+    this.underWay = underWay;
   }
 
   /** An event with its id. */
@@ -152,32 +158,46 @@ class EngineFile {
       throw Refusal.invalid(
           "format", "this is no engine file of Shim, version " + VERSION + ": nothing was kept");
     }
+    Progress far = underWay.here();
+    Progress.Tally taken = new Progress.Tally(far, Progress.Stage.TAKING_IN, entries(d));
     engines.put(d.id(), d.sheet(), null, null);
-    d.events().forEach(e -> events.put(e.id(), e.event()));
-    runs.put(d.runs());
-    d.springTypes().forEach(t -> types.put(t.id(), t.sheet(), null));
-    d.springs().forEach(s -> springs.put(s.id(), s.spring(), null));
-    d.fittings().forEach(f -> springs.fit(f.id(), f.fitting()));
+    taken.each(d.events(), e -> events.put(e.id(), e.event()));
+    taken.each(d.runs(), r -> runs.put(List.of(r)));
+    taken.each(d.springTypes(), t -> types.put(t.id(), t.sheet(), null));
+    taken.each(d.springs(), s -> springs.put(s.id(), s.spring(), null));
+    taken.each(d.fittings(), f -> springs.fit(f.id(), f.fitting()));
     rules.put(d.id(), d.springRules(), null);
-    d.springTests().forEach(tests::put);
-    d.lashRounds().forEach(lash::put);
-    d.partsChanged().forEach(lash::put);
-    takeChanges(d);
+    taken.each(d.springTests(), tests::put);
+    taken.each(d.lashRounds(), lash::put);
+    taken.each(d.partsChanged(), lash::put);
+    if (d.changeRules() != null) {
+      changeRules.put(d.id(), d.changeRules(), null);
+    }
+    taken.each(list(d.jobs()), jobs::put);
+    taken.each(list(d.openItems()), items::put);
     if (d.lifters() != null) {
       lifters.put(d.id(), d.lifters());
     }
     return d.id();
   }
 
-  private void takeChanges(EngineDocument d) {
-    if (d.changeRules() != null) {
-      changeRules.put(d.id(), d.changeRules(), null);
-    }
-    if (d.jobs() != null) {
-      d.jobs().forEach(jobs::put);
-    }
-    if (d.openItems() != null) {
-      d.openItems().forEach(items::put);
-    }
+  private static long entries(EngineDocument d) {
+    return Stream.of(
+            d.events(),
+            d.runs(),
+            d.springTypes(),
+            d.springs(),
+            d.fittings(),
+            d.springTests(),
+            d.lashRounds(),
+            d.partsChanged(),
+            list(d.jobs()),
+            list(d.openItems()))
+        .mapToLong(List::size)
+        .sum();
+  }
+
+  private static <T> List<T> list(@Nullable List<T> maybe) {
+    return Objects.requireNonNullElse(maybe, List.of());
   }
 }

@@ -16,7 +16,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 import shim.app.fatigue.SpringTests;
 import shim.app.fatigue.TestArchive;
 import shim.app.http.Entries;
+import shim.app.http.Progress;
 import shim.app.http.Refusal;
+import shim.app.http.UnderWay;
 import shim.app.record.Because;
 import shim.app.record.Ids;
 import shim.app.spring.SpringTypes;
@@ -35,6 +37,7 @@ class Notebook {
   private final SpringTypes types;
   private final TestArchive archive;
   private final Entries entries;
+  private final UnderWay underWay;
   private final TransactionTemplate work;
 
   Notebook(
@@ -42,8 +45,10 @@ class Notebook {
       SpringTypes types,
       TestArchive archive,
       Entries entries,
+      UnderWay underWay,
       PlatformTransactionManager manager) {
     this.entries = entries;
+    this.underWay = underWay;
     this.springs = springs;
     this.types = types;
     this.archive = archive;
@@ -68,7 +73,9 @@ class Notebook {
     NotebookPreview preview =
         work.execute(
             status -> {
-              tests.forEach(archive::put);
+              Progress far = underWay.here();
+              far.each(Progress.Stage.TAKING_IN, tests, archive::put);
+              far.at(Progress.Stage.COMPUTING, 0, 0);
               List<TestArchive.SaidOf> said = archive.said(engineId);
               if (!keep) {
                 status.setRollbackOnly();

@@ -6,10 +6,14 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.LinkedHashSet;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import shim.app.http.Progress;
+import shim.app.http.Progress.Stage;
 
 class DataFolderTest {
   @TempDir Path folder;
@@ -90,10 +94,13 @@ class DataFolderTest {
   void backupAndRestoreByCommand() throws Exception {
     DataFolder.prepare(folder);
     Path file = folder.resolve("all.zip");
-    assertThat(BackupCommand.backup(folder, file, Instant.EPOCH, Optional.empty()))
+    Set<Stage> stages = new LinkedHashSet<>();
+    Progress far = (stage, done, all) -> stages.add(stage);
+    assertThat(BackupCommand.backup(folder, file, Instant.EPOCH, Optional.empty(), far))
         .contains("0 engines");
     Path other = folder.resolve("other");
-    assertThat(BackupCommand.restore(other, file)).contains("0 engines");
+    assertThat(BackupCommand.restore(other, file, far)).contains("0 engines");
+    assertThat(stages).containsExactly(Stage.READING, Stage.REPLACING);
     assertThat(DataFolder.prepare(other)).isEmpty();
     assertThat(other.resolve(BackupFile.DATABASE)).isNotEmptyFile();
   }
