@@ -18,6 +18,7 @@ export class ApiProblem extends Error {
     message: string,
     readonly status: number,
     readonly errors: FieldError[] = [],
+    readonly type?: string,
   ) {
     super(message);
     this.name = "ApiProblem";
@@ -28,7 +29,12 @@ export class ApiProblem extends Error {
   }
 
   get conflict() {
-    return this.status === 409;
+    return this.status === 409 && !this.stopped;
+  }
+
+  /** Whoever began it has stopped it. */
+  get stopped() {
+    return this.type === "urn:shim:stopped";
   }
 }
 
@@ -73,7 +79,7 @@ interface Answer<T> {
   response: Response;
 }
 
-function isProblem(e: unknown): e is { detail?: string; errors?: FieldError[] } {
+function isProblem(e: unknown): e is { type?: string; detail?: string; errors?: FieldError[] } {
   return typeof e === "object" && e !== null && "detail" in e;
 }
 
@@ -91,6 +97,7 @@ export async function answered<T>(call: Promise<Answer<T>>): Promise<T> {
     problem.detail ?? "Shim could not do this",
     answer.response.status,
     problem.errors ?? [],
+    problem.type,
   );
 }
 

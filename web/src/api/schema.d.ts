@@ -2068,6 +2068,30 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Tells which backups are kept, where, and when the next one is made.
+         * @description Tells which backups are kept, where, and when the next one is made.
+         */
+        get: operations["backups"];
+        put?: never;
+        /**
+         * Makes a backup now and keeps it with the others.
+         * @description Makes a backup now and keeps it with the others.
+         */
+        post: operations["makeBackup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/under-way/{id}": {
         parameters: {
             query?: never;
@@ -2984,26 +3008,6 @@ export interface paths {
          * @description Gaps of a sitting, with what is moved live; `valve` has its curve drawn.
          */
         get: operations["clearance"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/backups": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Tells which backups are kept, where, and when the next one is made.
-         * @description Tells which backups are kept, where, and when the next one is made.
-         */
-        get: operations["backups"];
         put?: never;
         post?: never;
         delete?: never;
@@ -9663,6 +9667,17 @@ export interface components {
             exhaustApartDeg?: number;
             corrections: components["schemas"]["CorrectionView"][];
         };
+        /** @description One that is kept. */
+        Kept: {
+            name: string;
+            /** Format: date-time */
+            madeAt: string;
+            /**
+             * Format: int64
+             * @description bytes
+             */
+            bytes: number;
+        };
         /** @description How far a call is. */
         HowFar: {
             /** @enum {string} */
@@ -11700,17 +11715,6 @@ export interface components {
              */
             radialIn?: number;
             curve: components["schemas"]["GapAt"][];
-        };
-        /** @description One that is kept. */
-        Kept: {
-            name: string;
-            /** Format: date-time */
-            madeAt: string;
-            /**
-             * Format: int64
-             * @description bytes
-             */
-            bytes: number;
         };
         /** @description The backups there are. */
         Overview: {
@@ -28567,6 +28571,109 @@ export interface operations {
             };
         };
     };
+    backups: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Overview"];
+                };
+            };
+            /** @description It could not be read: which field, and what was expected there. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+            /** @description Whoever asks has not brought the key that Shim printed when it started. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": string;
+                };
+            };
+        };
+    };
+    makeBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Kept"];
+                };
+            };
+            /** @description It could not be read: which field, and what was expected there. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+            /** @description Whoever asks has not brought the key that Shim printed when it started. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": string;
+                };
+            };
+            /** @description Another device changed it meanwhile, or the id belongs to something else. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+            /** @description Shim is busy with something that lets nothing else through; try again. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+            /** @description The disk has no room left: nothing was kept. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refused"];
+                };
+            };
+        };
+    };
     howFar: {
         parameters: {
             query?: never;
@@ -31049,44 +31156,6 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Refused"];
-                };
-            };
-        };
-    };
-    backups: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Overview"];
-                };
-            };
-            /** @description It could not be read: which field, and what was expected there. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Refused"];
-                };
-            };
-            /** @description Whoever asks has not brought the key that Shim printed when it started. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/plain": string;
                 };
             };
         };

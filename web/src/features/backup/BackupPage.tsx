@@ -7,6 +7,7 @@ import { backups } from "../../api/queries";
 import { Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { Button, buttonClass } from "../../ui/Button";
+import { useLongWork } from "../../ui/LongWork";
 import { Notice } from "../../ui/Notice";
 
 /** Everything in one file, by one press or by the clock; and the way back. */
@@ -28,10 +29,23 @@ export function BackupPage() {
   );
 }
 
+const addressOf = (name: string) => `/api/backups/${name}`;
+
+/** The browser saves it as if its link had been pressed. */
+function save(name: string) {
+  Object.assign(document.createElement("a"), { href: addressOf(name), download: name }).click();
+}
+
 const megabytes = (bytes: number) => `${(bytes / 1e6).toFixed(1)} MB`;
 
 function MakePart({ all, onMade }: { all: Schemas["Overview"]; onMade: () => void }) {
   const last = all.kept.at(0);
+  const make = useLongWork((_: undefined, headers) => answered(api.POST("/api/backups", { headers })), {
+    onSuccess: (made) => {
+      onMade();
+      save(made.name);
+    },
+  });
   return (
     <section className="scribed grid gap-3 rounded p-4" aria-label="Back up">
       <p className="text-lg">
@@ -44,15 +58,17 @@ function MakePart({ all, onMade }: { all: Schemas["Overview"]; onMade: () => voi
         )}
       </p>
       <p>
-        <a
-          href="/api/backup"
-          download
-          className={`${buttonClass("now")} text-xl`}
-          onClick={() => setTimeout(onMade, 3000)}
+        <Button
+          look="now"
+          className="text-xl"
+          disabled={make.isPending}
+          onClick={() => make.begin(undefined)}
         >
           <Download aria-hidden className="size-6" /> Back up now
-        </a>
+        </Button>
       </p>
+      {make.far}
+      {make.error && <Notice tone="stop">{wordsOf(make.error)}</Notice>}
       <p className="text-muted">
         One file with all engines, readings, history and photos. Put it on another machine or a stick.{" "}
         {all.everyHours > 0
@@ -66,7 +82,7 @@ function MakePart({ all, onMade }: { all: Schemas["Overview"]; onMade: () => voi
             <li key={b.name} className="flex min-h-11 flex-wrap items-center gap-x-4 border-t border-hair">
               <span className="num flex-1 text-lg">{new Date(b.madeAt).toLocaleString()}</span>
               <span className="num text-muted">{megabytes(b.bytes)}</span>
-              <a href={`/api/backups/${b.name}`} download className={buttonClass("quiet")}>
+              <a href={addressOf(b.name)} download className={buttonClass("quiet")}>
                 Save this one
               </a>
             </li>
@@ -81,25 +97,31 @@ function MakePart({ all, onMade }: { all: Schemas["Overview"]; onMade: () => voi
 function RestorePart() {
   const queries = useQueryClient();
   const [done, setDone] = useState(false);
-  const check = useMutation({
-    mutationFn: (file: File) =>
+  const check = useLongWork(
+    (file: File, followed) =>
       answered(
         api.POST("/api/restore-check", {
           body: file as never,
           bodySerializer: (b: unknown) => b as Blob,
-          headers: { "Content-Type": "application/zip" },
+          headers: { "Content-Type": "application/zip", ...followed },
         }),
       ),
-    onMutate: () => setDone(false),
-  });
-  const put = useMutation({
-    mutationFn: (id: string) => answered(api.PUT("/api/restore/{id}", { params: { path: { id } } })),
-    onSuccess: () => {
-      check.reset();
-      setDone(true);
-      queries.removeQueries({ type: "inactive" });
-      return queries.invalidateQueries();
+    { onMutate: () => setDone(false) },
+  );
+  const put = useLongWork(
+    (id: string, headers) => answered(api.PUT("/api/restore/{id}", { params: { path: { id } }, headers })),
+    {
+      onSuccess: () => {
+        check.reset();
+        setDone(true);
+        queries.removeQueries({ type: "inactive" });
+        return queries.invalidateQueries();
+      },
     },
+  );
+  const leave = useMutation({
+    mutationFn: (id: string) => answered(api.DELETE("/api/restore/{id}", { params: { path: { id } } })),
+    onSettled: () => check.reset(),
   });
   const found = check.data;
   const error = put.error ?? check.error;
@@ -120,11 +142,12 @@ function RestorePart() {
             }}
             onChange={(e) => {
               const file = e.target.files?.[0];
-              if (file) check.mutate(file);
+              if (file) check.begin(file);
             }}
           />
         </label>
       </p>
+      {check.far}
       {error && <Notice tone="stop">{wordsOf(error)}</Notice>}
       {found && (
         <Notice tone="ask">
@@ -140,11 +163,14 @@ function RestorePart() {
             folder “replaced”.
           </p>
           <div className="mt-2 flex flex-wrap gap-2">
-            <Button look="now" disabled={put.isPending} onClick={() => put.mutate(found.id)}>
+            <Button look="now" disabled={put.isPending} onClick={() => put.begin(found.id)}>
               {put.isPending ? "Putting it in place …" : "Put it in place"}
             </Button>
-            <Button onClick={() => check.reset()}>Leave all as it is</Button>
+            <Button disabled={put.isPending} onClick={() => leave.mutate(found.id)}>
+              Leave all as it is
+            </Button>
           </div>
+          {put.far}
         </Notice>
       )}
       {done && <Notice tone="know">The backup is in place.</Notice>}

@@ -1,6 +1,7 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useQueryClient } from "@tanstack/react-query";
 import { useNavigate } from "@tanstack/react-router";
 import { answered, api, type Schemas } from "../../api/client";
+import { useLongWork } from "../../ui/LongWork";
 import { Notice } from "../../ui/Notice";
 import { FILE_BOX } from "./fileBox";
 
@@ -8,21 +9,23 @@ import { FILE_BOX } from "./fileBox";
 export function EngineFilePart() {
   const queries = useQueryClient();
   const navigate = useNavigate();
-  const take = useMutation({
-    mutationFn: async (file: File) => {
+  const take = useLongWork(
+    async (file: File, headers) => {
       let document: Schemas["EngineDocument"];
       try {
         document = JSON.parse(await file.text());
       } catch {
         throw new Error(`"${file.name}" is no engine file: it cannot be read as JSON`);
       }
-      return answered(api.PUT("/api/engine-files", { body: document }));
+      return answered(api.PUT("/api/engine-files", { body: document, headers }));
     },
-    onSuccess: async (taken) => {
-      await queries.invalidateQueries();
-      void navigate({ to: "/engines/$id", params: { id: taken.id } });
+    {
+      onSuccess: async (taken) => {
+        await queries.invalidateQueries();
+        void navigate({ to: "/engines/$id", params: { id: taken.id } });
+      },
     },
-  });
+  );
   return (
     <div className="grid gap-2">
       <label className="grid gap-1">
@@ -31,12 +34,17 @@ export function EngineFilePart() {
           type="file"
           accept=".json,application/json"
           className={FILE_BOX}
+          disabled={take.isPending}
+          onClick={(e) => {
+            e.currentTarget.value = "";
+          }}
           onChange={(e) => {
             const file = e.target.files?.[0];
-            if (file) take.mutate(file);
+            if (file) take.begin(file);
           }}
         />
       </label>
+      {take.far}
       {take.error && <Notice tone="stop">{take.error.message}</Notice>}
     </div>
   );

@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useQueryClient } from "@tanstack/react-query";
 import { useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import { ApiProblem, answered, api, type Schemas } from "../../api/client";
@@ -7,6 +7,7 @@ import { EngineFrame } from "../../shell/EngineFrame";
 import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
+import { useLongWork } from "../../ui/LongWork";
 import { Notice } from "../../ui/Notice";
 import { percentText } from "../../units/load";
 import { EngineFilePart } from "./EngineFilePart";
@@ -43,18 +44,18 @@ function NotebookPart({ engineId }: { engineId: string }) {
   const queries = useQueryClient();
   const { hand, setHand } = useSettings();
   const [text, setText] = useState("");
-  const take = useMutation({
-    mutationFn: (keep: boolean) =>
+  const take = useLongWork(
+    (keep: boolean, followed) =>
       answered(
         api.POST("/api/engines/{id}/spring-readings", {
           params: { path: { id: engineId }, query: { hand, keep } },
           body: text,
           bodySerializer: (b: string) => b,
-          headers: { "Content-Type": "text/csv" },
+          headers: { "Content-Type": "text/csv", ...followed },
         }),
       ),
-    onSuccess: (p) => p.kept && queries.invalidateQueries({ queryKey: ["engines", engineId] }),
-  });
+    { onSuccess: (p) => p.kept && queries.invalidateQueries({ queryKey: ["engines", engineId] }) },
+  );
   const problem = take.error instanceof ApiProblem ? take.error : undefined;
   const seen = take.data;
   return (
@@ -95,16 +96,21 @@ function NotebookPart({ engineId }: { engineId: string }) {
           ))}
         </Notice>
       )}
+      {take.far}
       {seen && <Preview seen={seen} />}
       <div className="flex gap-2">
         <Button
           look={seen ? "plain" : "now"}
-          disabled={text.trim() === ""}
-          onClick={() => take.mutate(false)}
+          disabled={text.trim() === "" || take.isPending}
+          onClick={() => take.begin(false)}
         >
           Look at it
         </Button>
-        <Button look={seen ? "now" : "plain"} disabled={!seen || seen.kept} onClick={() => take.mutate(true)}>
+        <Button
+          look={seen ? "now" : "plain"}
+          disabled={!seen || seen.kept || take.isPending}
+          onClick={() => take.begin(true)}
+        >
           Keep it
         </Button>
       </div>

@@ -41,7 +41,8 @@ class BackupApiTest extends ApiTest {
   private String url;
 
   private byte[] backup() {
-    MvcTestResult answer = get("/api/backup");
+    String name = JsonPath.read(text(post("/api/backups", "")), "$.name");
+    MvcTestResult answer = get("/api/backups/" + name);
     assertThat(answer).hasStatusOk();
     return answer.getResponse().getContentAsByteArray();
   }

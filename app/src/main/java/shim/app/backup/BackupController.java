@@ -34,6 +34,12 @@ class BackupController {
     return backups.overview();
   }
 
+  /** Makes a backup now and keeps it with the others. */
+  @PostMapping("/api/backups")
+  Backups.Kept makeBackup() {
+    return Backups.kept(backups.make());
+  }
+
   /** Makes a backup now, keeps it with the others, and hands it out. */
   @GetMapping(value = "/api/backup", produces = "application/zip")
   ResponseEntity<Resource> backup() {

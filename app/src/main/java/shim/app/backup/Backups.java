@@ -114,7 +114,7 @@ class Backups {
     }
   }
 
-  private static Kept kept(Path p) {
+  static Kept kept(Path p) {
     try {
       return new Kept(
           p.getFileName().toString(), Files.getLastModifiedTime(p).toInstant(), Files.size(p));

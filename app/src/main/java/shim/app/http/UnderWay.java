@@ -15,12 +15,11 @@ import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
  * The calls that are under way and want to be followed: who sends one gives it an id, in the header
- * {@code Shim-Work} or, for a link, in {@code ?work=}, and asks under that id how far it is.
+ * {@code Shim-Work}, and asks under that id how far it is.
  */
 @Component
 public class UnderWay extends OncePerRequestFilter {
   static final String HEADER = "Shim-Work";
-  private static final String PARAMETER = "work";
 
   private final Map<UUID, Following> all = new ConcurrentHashMap<>();
   private final ThreadLocal<Progress> here = ThreadLocal.withInitial(() -> Progress.UNSEEN);
@@ -92,9 +91,6 @@ public class UnderWay extends OncePerRequestFilter {
 
   private static @Nullable UUID id(HttpServletRequest request) {
     String given = request.getHeader(HEADER);
-    if (given == null && request.getMethod().equals("GET")) {
-      given = request.getParameter(PARAMETER);
-    }
     try {
       return given == null ? null : UUID.fromString(given);
     } catch (IllegalArgumentException e) {

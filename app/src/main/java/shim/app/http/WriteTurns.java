@@ -31,7 +31,13 @@ import org.springframework.web.bind.annotation.RestController;
 class WriteTurns {
   private static final long PATIENCE_SECONDS = 20;
   private static final List<String> WRITE_NOTHING =
-      List.of("/api/calc/", "/api/dial", "/api/tester", "/api/restore-check", "/api/under-way/");
+      List.of(
+          "/api/calc/",
+          "/api/dial",
+          "/api/tester",
+          "/api/restore-check",
+          "/api/backups",
+          "/api/under-way/");
 
   @Bean
   @Role(BeanDefinition.ROLE_INFRASTRUCTURE)

@@ -1,0 +1,100 @@
+import { type UseMutationOptions, useMutation, useQuery } from "@tanstack/react-query";
+import { Square } from "lucide-react";
+import { ApiProblem, answered, api, type Schemas } from "../api/client";
+import { newId } from "../api/ids";
+import { Button } from "./Button";
+import { Notice } from "./Notice";
+
+type Far = Schemas["HowFar"];
+
+/** Under this header a call says that it will be asked how far it is. */
+export type Followed = { "Shim-Work": string };
+
+const count = (n: number) => String(n);
+const megabytes = (n: number) => `${(n / 1e6).toFixed(1)} MB`;
+
+const STAGES: Record<Far["stage"], { words: string; amount: (n: number) => string }> = {
+  WAITING: { words: "On its way to Shim", amount: count },
+  ARRIVING: { words: "The file comes over the line", amount: megabytes },
+  UNPACKING: { words: "Photos are unpacked", amount: count },
+  READING: { words: "Every row is read through", amount: count },
+  TAKING_IN: { words: "Entries are taken in", amount: count },
+  COMPUTING: { words: "What follows from them is computed", amount: count },
+  PACKING: { words: "Photos are packed", amount: count },
+  REPLACING: { words: "It is put in place", amount: count },
+};
+
+/** Short work is over before anybody would read how far it is. */
+const FIRST_LOOK_MS = 400;
+const NEXT_LOOK_MS = 100;
+
+/**
+ * A call that may take long, such as an import: `far` is drawn where it was begun and says how far it
+ * is, with a press that stops it. What was stopped is no error.
+ */
+export function useLongWork<In, Out>(
+  work: (given: In, followed: Followed) => Promise<Out>,
+  options: Pick<UseMutationOptions<Out, Error, { given: In; id: string }>, "onMutate" | "onSuccess"> = {},
+) {
+  const { mutate, reset, data, variables, isPending, error } = useMutation({
+    mutationFn: ({ given, id }: { given: In; id: string }) => work(given, { "Shim-Work": id }),
+    ...options,
+  });
+  const stopped = error instanceof ApiProblem && error.stopped;
+  return {
+    begin: (given: In) => mutate({ given, id: newId() }),
+    reset,
+    data,
+    isPending,
+    error: stopped ? null : error,
+    far: (
+      <>
+        {isPending && variables && <HowFar id={variables.id} />}
+        {stopped && <Notice tone="know">Stopped. Nothing was changed.</Notice>}
+      </>
+    ),
+  };
+}
+
+function HowFar({ id }: { id: string }) {
+  const path = { params: { path: { id } } };
+  const { data: far } = useQuery({
+    queryKey: ["under-way", id],
+    queryFn: async () => {
+      await new Promise((done) => setTimeout(done, FIRST_LOOK_MS));
+      return answered(api.GET("/api/under-way/{id}", path));
+    },
+    refetchInterval: NEXT_LOOK_MS,
+    gcTime: 0,
+  });
+  const stop = useMutation({ mutationFn: () => answered(api.DELETE("/api/under-way/{id}", path)) });
+  if (!far) return null;
+  const { words, amount } = STAGES[far.stage];
+  const known = far.all > 0;
+  return (
+    <div className="scribed grid gap-2 rounded px-3 py-2">
+      <p className="flex flex-wrap items-baseline justify-between gap-x-4" aria-live="polite">
+        <span className="font-semibold">{words}</span>
+        {known && (
+          <span className="num text-xl">
+            {amount(far.done)} of {amount(far.all)}
+          </span>
+        )}
+      </p>
+      <progress
+        aria-label={words}
+        className="h-3 w-full accent-accent"
+        {...(known && { value: far.done, max: far.all })}
+      />
+      <p>
+        {far.stops ? (
+          <Button disabled={!stop.isIdle} onClick={() => stop.mutate()}>
+            <Square aria-hidden className="size-5" /> {stop.isIdle ? "Stop" : "Stopping …"}
+          </Button>
+        ) : (
+          <span className="text-muted">From here on it goes through.</span>
+        )}
+      </p>
+    </div>
+  );
+}
