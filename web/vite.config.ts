@@ -18,7 +18,10 @@ const GROUPS = [
     test: /node_modules\/(.*react-(dialog|focus-guards|focus-scope|dismissable-layer|portal|presence)|react-remove-scroll.*|aria-hidden|tslib|use-(sidecar|callback-ref)|react-style-singleton|get-nonce)\/|src\/ui\/SheetOpen/,
   },
   { name: "charts", test: /node_modules\/(d3-|internmap)|src\/charts\// },
-  { name: "base", test: /node_modules\/|src\/(api|shell|outbox|plan|ui|units|words)\/(?!WaitingPage)/ },
+  {
+    name: "base",
+    test: /node_modules\/|src\/(api|shell|outbox|plan|ui|units|words)\/(?!WaitingPage|LongWork)/,
+  },
   {
     // What draws or takes forms brings its library along: such a piece goes by itself.
     name: (id: string) =>

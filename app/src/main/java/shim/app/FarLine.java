@@ -1,17 +1,21 @@
 package shim.app;
 
 import java.io.PrintStream;
+import java.time.Duration;
 import java.util.Locale;
 import shim.app.http.Progress;
 
 /**
- * How far long work is, on the command line: a line at each tenth, so that a log of it can be read
- * too. Ctrl-C stops it; what is begun is cleared at the next start.
+ * How far work is that takes long, on the command line: a line at each tenth, so that a log of it
+ * can be read too. Ctrl-C stops it; what is begun is cleared at the next start.
  */
 final class FarLine implements Progress {
   private static final int TENTHS = 10;
 
+  private static final Duration LONG = Duration.ofSeconds(2);
+
   private final PrintStream out;
+  private final long began = System.nanoTime();
   private Stage stage = Stage.WAITING;
   private long tenth;
 
@@ -25,6 +29,9 @@ final class FarLine implements Progress {
 
   @Override
   public void at(Stage now, long done, long all) {
+    if (System.nanoTime() - began < LONG.toNanos()) {
+      return;
+    }
     long tenths = all > 0 ? done * TENTHS / all : 0;
     if (now == stage && tenths == tenth) {
       return;

@@ -12,6 +12,7 @@ import java.time.Duration;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -242,17 +243,30 @@ final class Browser implements AutoCloseable {
     return driver.switchTo().activeElement();
   }
 
+  /** What a thing is called that can have the focus. */
+  private static final String NAME =
+      "const name = e => e.getAttribute('aria-label')"
+          + " || (e.labels && e.labels[0] && e.labels[0].innerText)"
+          + " || e.innerText || e.tagName;";
+
   private String focusedName() {
-    return String.valueOf(
+    return String.valueOf(script(NAME + "return name(document.activeElement)"));
+  }
+
+  /** Whether the page has such a thing: a form may come a moment after its page. */
+  private boolean has(String name) {
+    return Boolean.TRUE.equals(
         script(
-            "const e = document.activeElement;"
-                + "return e.getAttribute('aria-label')"
-                + " || (e.labels && e.labels[0] && e.labels[0].innerText)"
-                + " || e.innerText || e.tagName"));
+            NAME
+                + "return [...document.querySelectorAll("
+                + "'a[href], button, input, select, textarea, summary, [tabindex]')]"
+                + ".some(e => name(e).trim().startsWith(arguments[0]))",
+            name));
   }
 
   /** Presses Tab until the named thing has the focus: all that a keyboard alone can do. */
   Browser tabTo(String name) {
+    await(() -> has(name));
     return keysTo(Keys.TAB, name);
   }
 
@@ -277,16 +291,39 @@ final class Browser implements AutoCloseable {
     return tabTo(name);
   }
 
-  /** Goes to a box by keyboard and fills it anew. */
+  /**
+   * Goes to the next box of that name as a click does: that Tab leads to it is shown where a
+   * journey says {@code tabTo}.
+   */
+  private void goTo(String label) {
+    await(
+        () ->
+            Boolean.TRUE.equals(
+                script(
+                    NAME
+                        + "const named = e => name(e).trim().startsWith(arguments[0]);"
+                        + "const now = document.activeElement;"
+                        + "if (named(now)) return true;"
+                        + "const boxes = [...document.querySelectorAll('input, select, textarea')]"
+                        + ".filter(e => !e.disabled && e.tabIndex >= 0 && e.checkVisibility()"
+                        + " && !e.closest('[inert], [aria-hidden=true]') && named(e));"
+                        + "const next = boxes.find(e => now.compareDocumentPosition(e) & 4)"
+                        + " ?? boxes[0];"
+                        + "next?.focus();"
+                        + "return !!next && document.activeElement === next",
+                    label)));
+  }
+
+  /** Goes to a box and fills it anew. */
   Browser fill(String label, String value) {
-    tabTo(label);
+    goTo(label);
     focused().sendKeys(Keys.chord(Keys.CONTROL, "a"), value);
     return this;
   }
 
   /** What stands in a box. */
   String valueOf(String label) {
-    tabTo(label);
+    goTo(label);
     return String.valueOf(focused().getDomProperty("value"));
   }
 
@@ -412,12 +449,14 @@ final class Browser implements AutoCloseable {
                 + "\")]//select | //select[@id=//label[contains(., \""
                 + label
                 + "\")]/@for]");
-    Select select = new Select(driver.findElement(list));
-    select.getOptions().stream()
-        .filter(o -> o.getText().contains(words))
-        .findFirst()
-        .orElseThrow(() -> new AssertionError("no \"" + words + "\" in " + label))
-        .click();
+    await(
+        () -> {
+          Optional<WebElement> option =
+              new Select(driver.findElement(list))
+                  .getOptions().stream().filter(o -> o.getText().contains(words)).findFirst();
+          option.ifPresent(WebElement::click);
+          return option.isPresent();
+        });
     return this;
   }
 

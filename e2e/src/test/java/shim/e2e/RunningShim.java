@@ -9,13 +9,16 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -46,36 +49,72 @@ final class RunningShim implements AutoCloseable {
     start();
   }
 
+  /** On an empty folder. */
   static RunningShim empty() {
-    return new RunningShim("start", tempFolder());
+    return asNew("start");
   }
 
-  /** A demo of its own; the data are made once, for they take longer than a start. */
+  /** With the demo's data. */
   static RunningShim demo() {
-    try {
-      Path data = tempFolder();
-      try (Stream<Path> files = Files.list(DemoFolder.MADE)) {
-        for (Path file : files.toList()) {
-          Files.copy(file, data.resolve(file.getFileName()));
-        }
-      }
-      return new RunningShim("demo", data, "--keep");
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    return asNew("demo", "--keep");
   }
 
-  /** Made when the first demo is asked for, by a start as a user's. */
-  private static final class DemoFolder {
-    static final Path MADE = made();
+  /** Those that journeys have left: they go on running, for a start takes longer than a restore. */
+  private static final Map<String, RunningShim> LEFT = new ConcurrentHashMap<>();
 
-    private static Path made() {
-      try (RunningShim shim = new RunningShim("demo", tempFolder())) {
-        shim.stop();
-        return shim.data;
-      } catch (InterruptedException e) {
-        Thread.currentThread().interrupt();
-        throw new IllegalStateException(e);
+  static {
+    Runtime.getRuntime()
+        .addShutdownHook(new Thread(() -> LEFT.values().forEach(RunningShim::kill)));
+  }
+
+  /** What it held when it was new, as its own backup. */
+  private byte[] blank = {};
+
+  private static RunningShim asNew(String mode, String... more) {
+    RunningShim left = LEFT.remove(mode);
+    if (left != null) {
+      left.renew();
+      return left;
+    }
+    RunningShim fresh = new RunningShim(mode, tempFolder(), more);
+    fresh.blank =
+        fresh
+            .ask("/api/backup", HttpRequest.newBuilder(), HttpResponse.BodyHandlers.ofByteArray())
+            .body();
+    fresh.clear();
+    return fresh;
+  }
+
+  /** Puts back what it held when it was new, by its own means. */
+  private void renew() {
+    for (String instrument : List.of("dial", "tester", "encoder")) {
+      send("DELETE", "/api/" + instrument, "application/json", new byte[0]);
+    }
+    String checked =
+        ask(
+                "/api/restore-check",
+                sending("POST", "application/zip", blank),
+                HttpResponse.BodyHandlers.ofString())
+            .body();
+    Matcher id = Pattern.compile("\"id\":\"([0-9a-f-]{36})\"").matcher(checked);
+    if (!id.find()
+        || send("PUT", "/api/restore/" + id.group(1), "application/json", new byte[0]) != 204) {
+      throw new IllegalStateException("it could not be made new: " + checked);
+    }
+    clear();
+  }
+
+  /** Nothing but its data is left in the folder. */
+  private void clear() {
+    for (String name : List.of("backups", "replaced")) {
+      try (Stream<Path> all = Files.walk(data.resolve(name))) {
+        for (Path p : all.sorted(Comparator.reverseOrder()).toList()) {
+          Files.delete(p);
+        }
+      } catch (NoSuchFileException e) {
+        // There was none.
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
       }
     }
   }
@@ -258,6 +297,9 @@ final class RunningShim implements AutoCloseable {
 
   @Override
   public void close() {
-    kill();
+    boolean again = blank.length > 0 && process.isAlive();
+    if (!again || LEFT.putIfAbsent(mode, this) != null) {
+      kill();
+    }
   }
 }
