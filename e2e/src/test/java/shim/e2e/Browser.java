@@ -45,6 +45,7 @@ final class Browser implements AutoCloseable {
   private static final List<String> COLOURS = List.of("color-contrast");
 
   private final ChromeDriver driver;
+  private final Names names = new Names(this);
 
   Browser(int width, int height) {
     this(width, height, List.of());
@@ -243,46 +244,25 @@ final class Browser implements AutoCloseable {
     return driver.switchTo().activeElement();
   }
 
-  /** What a thing is called that can have the focus. */
-  private static final String NAME =
-      "const name = e => e.getAttribute('aria-label')"
-          + " || (e.labels && e.labels[0] && e.labels[0].innerText)"
-          + " || e.innerText || e.tagName;";
-
-  private String focusedName() {
-    return String.valueOf(script(NAME + "return name(document.activeElement)"));
-  }
-
-  /** Whether the page has such a thing: a form may come a moment after its page. */
-  private boolean has(String name) {
-    return Boolean.TRUE.equals(
-        script(
-            NAME
-                + "return [...document.querySelectorAll("
-                + "'a[href], button, input, select, textarea, summary, [tabindex]')]"
-                + ".some(e => name(e).trim().startsWith(arguments[0]))",
-            name));
-  }
-
   /** Presses Tab until the named thing has the focus: all that a keyboard alone can do. */
   Browser tabTo(String name) {
-    await(() -> has(name));
+    await(() -> names.has(name));
     return keysTo(Keys.TAB, name);
   }
 
   private Browser keysTo(CharSequence key, String name) {
     for (int i = 0; i < 160; i++) {
-      if (focusedName().strip().startsWith(name)) {
+      if (names.focused().startsWith(name)) {
         return this;
       }
       keys(key);
     }
-    throw new AssertionError("Tab never reached \"" + name + "\", last: " + focusedName());
+    throw new AssertionError("Tab never reached \"" + name + "\", last: " + names.focused());
   }
 
   /** Waits until the named thing has the focus. */
   Browser awaitFocus(String name) {
-    await(() -> focusedName().strip().startsWith(name));
+    await(() -> names.focused().startsWith(name));
     return this;
   }
 
@@ -291,39 +271,16 @@ final class Browser implements AutoCloseable {
     return tabTo(name);
   }
 
-  /**
-   * Goes to the next box of that name as a click does: that Tab leads to it is shown where a
-   * journey says {@code tabTo}.
-   */
-  private void goTo(String label) {
-    await(
-        () ->
-            Boolean.TRUE.equals(
-                script(
-                    NAME
-                        + "const named = e => name(e).trim().startsWith(arguments[0]);"
-                        + "const now = document.activeElement;"
-                        + "if (named(now)) return true;"
-                        + "const boxes = [...document.querySelectorAll('input, select, textarea')]"
-                        + ".filter(e => !e.disabled && e.tabIndex >= 0 && e.checkVisibility()"
-                        + " && !e.closest('[inert], [aria-hidden=true]') && named(e));"
-                        + "const next = boxes.find(e => now.compareDocumentPosition(e) & 4)"
-                        + " ?? boxes[0];"
-                        + "next?.focus();"
-                        + "return !!next && document.activeElement === next",
-                    label)));
-  }
-
   /** Goes to a box and fills it anew. */
   Browser fill(String label, String value) {
-    goTo(label);
+    await(() -> names.goTo(label));
     focused().sendKeys(Keys.chord(Keys.CONTROL, "a"), value);
     return this;
   }
 
   /** What stands in a box. */
   String valueOf(String label) {
-    goTo(label);
+    await(() -> names.goTo(label));
     return String.valueOf(focused().getDomProperty("value"));
   }
 
