@@ -48,6 +48,7 @@ class EngineFile {
   private final ItemArchive items;
   private final LifterArchive lifters;
   private final UnderWay underWay;
+  private final Memory memory;
 
   EngineFile(
       Engines engines,
@@ -62,7 +63,8 @@ class EngineFile {
       JobArchive jobs,
       ItemArchive items,
       LifterArchive lifters,
-      UnderWay underWay) {
+      UnderWay underWay,
+      Memory memory) {
     this.engines = engines;
     this.events = events;
     this.runs = runs;
@@ -76,6 +78,7 @@ class EngineFile {
     this.items = items;
     this.lifters = lifters;
     this.underWay = underWay;
+    this.memory = memory;
   }
 
   /** An event with its id. */
@@ -167,13 +170,13 @@ class EngineFile {
     taken.each(d.springs(), s -> springs.put(s.id(), s.spring(), null));
     taken.each(d.fittings(), f -> springs.fit(f.id(), f.fitting()));
     rules.put(d.id(), d.springRules(), null);
-    taken.each(d.springTests(), tests::put);
-    taken.each(d.lashRounds(), lash::put);
+    taken.each(d.springTests(), memory.letGoAfter(tests::put));
+    taken.each(d.lashRounds(), memory.letGoAfter(lash::put));
     taken.each(d.partsChanged(), lash::put);
     if (d.changeRules() != null) {
       changeRules.put(d.id(), d.changeRules(), null);
     }
-    taken.each(list(d.jobs()), jobs::put);
+    taken.each(list(d.jobs()), memory.letGoAfter(jobs::put));
     taken.each(list(d.openItems()), items::put);
     if (d.lifters() != null) {
       lifters.put(d.id(), d.lifters());

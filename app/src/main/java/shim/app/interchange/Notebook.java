@@ -38,6 +38,7 @@ class Notebook {
   private final TestArchive archive;
   private final Entries entries;
   private final UnderWay underWay;
+  private final Memory memory;
   private final TransactionTemplate work;
 
   Notebook(
@@ -46,9 +47,11 @@ class Notebook {
       TestArchive archive,
       Entries entries,
       UnderWay underWay,
+      Memory memory,
       PlatformTransactionManager manager) {
     this.entries = entries;
     this.underWay = underWay;
+    this.memory = memory;
     this.springs = springs;
     this.types = types;
     this.archive = archive;
@@ -74,7 +77,7 @@ class Notebook {
         work.execute(
             status -> {
               Progress far = underWay.here();
-              far.each(Progress.Stage.TAKING_IN, tests, archive::put);
+              far.each(Progress.Stage.TAKING_IN, tests, memory.letGoAfter(archive::put));
               far.at(Progress.Stage.COMPUTING, 0, 0);
               List<TestArchive.SaidOf> said = archive.said(engineId);
               if (!keep) {

@@ -61,6 +61,11 @@ final class Odds {
   private final double[] own;
   private final double[] ownWeight;
   private final double[] ownPull;
+
+  /** Log density of each reading, and what the freedom of the healthy rate adds, as it is. */
+  private final double[] ownLog;
+
+  private final double[] ownRate;
   private final Map<Signal, double[]> after = new EnumMap<>(Signal.class);
   private final Map<Signal, double[]> of = new EnumMap<>(Signal.class);
   private final List<Expected> next = new ArrayList<>();
@@ -79,6 +84,8 @@ final class Odds {
     own = Evidence.drift(steps, Double.NEGATIVE_INFINITY);
     ownWeight = new double[own.length];
     ownPull = new double[own.length];
+    ownLog = new double[own.length];
+    ownRate = new double[own.length];
     for (Signal s : Signal.values()) {
       after.put(s, new double[steps.size()]);
       of.put(s, new double[candidates.size()]);
@@ -101,9 +108,11 @@ final class Odds {
         double w = weight(s.surprise(), s.variance());
         weight += w * own[i] * own[i];
         pull += w * own[i] * s.surprise();
+        ownLog[i] = log(s.surprise(), s.variance());
       }
       ownWeight[i] = weight;
       ownPull[i] = pull;
+      ownRate[i] = ownRate(weight, pull);
     }
   }
 
@@ -123,32 +132,41 @@ final class Odds {
     }
   }
 
-  /** Adds one change of one size to the odds after each reading; returns what it has in the end. */
+  /**
+   * Adds one change of one size to the odds after each reading; returns what it has in the end.
+   * Until it has begun all is as it is.
+   */
   private double add(double[] sums, double[] signature, double size, double prior) {
+    int begun = begin(signature, sums.length);
     double ratio = 0;
-    double weight = ownPrecision();
-    double pull = 0;
+    double weight = begun == 0 ? ownPrecision() : ownWeight[begun - 1];
+    double pull = begun == 0 ? 0 : ownPull[begun - 1];
     double odds = 0;
-    boolean begun = false;
-    for (int i = 0; i < sums.length; i++) {
+    for (int i = begun; i < sums.length; i++) {
       Track.Step s = steps.get(i);
       if (s.speaks()) {
         double rest = s.surprise() - size * signature[i];
         double w = weight(rest, s.variance());
-        ratio += log(rest, s.variance()) - log(s.surprise(), s.variance());
+        ratio += log(rest, s.variance()) - ownLog[i];
         weight += w * own[i] * own[i];
         pull += w * own[i] * rest;
-        begun |= signature[i] != 0;
       }
-      if (begun) {
-        odds = prior * Math.exp(ratio + ownRate(weight, pull) - ownRate(ownWeight[i], ownPull[i]));
-        sums[i] += odds;
-      }
+      odds = prior * Math.exp(ratio + ownRate(weight, pull) - ownRate[i]);
+      sums[i] += odds;
     }
-    if (begun && signature.length > sums.length) {
+    if (begun < sums.length && signature.length > sums.length) {
       next.add(new Expected(odds, size * signature[sums.length]));
     }
     return odds;
+  }
+
+  /** The first reading that speaks of the change; all of them when none does. */
+  private int begin(double[] signature, int readings) {
+    int i = 0;
+    while (i < readings && !(signature[i] != 0 && steps.get(i).speaks())) {
+      i++;
+    }
+    return i;
   }
 
   /**

@@ -1,0 +1,85 @@
+// What a screen costs with ten times the records: a demo's engine is grown to 10 rounds and 6 tests, and to 100 and 60,
+// taken in as engines of their own, and asked for with nothing kept. Ten times is as it should be; more is not.
+//   node bench/screens/growth.mjs [--write]      the last keeps the table in docs/bench/growth.md
+import { randomUUID } from "node:crypto";
+import { writeFileSync } from "node:fs";
+import { join } from "node:path";
+import { demo, engineAndRound, put, ROOT } from "../demo.mjs";
+
+const SIZES = [
+  { rounds: 10, tests: 6 },
+  { rounds: 100, tests: 60 },
+];
+const TIMES = 7;
+const SCREENS = ["hours", "rounds", "lash-history", "lash-drift", "readiness", "springs", "lifters", "cam", "file"];
+const UUID = /^[\da-f]{8}-[\da-f]{4}-[\da-f]{4}-[\da-f]{4}-[\da-f]{12}$/;
+const TIME = /^\d{4}-\d\d-\d\dT[\d:.]+Z$/;
+
+/** A copy under ids of its own; what it speaks of that is not in it is looked up in `known`. */
+function renamed(part, known, own, days, hours) {
+  const id = (was) => known.get(was) ?? own.get(was) ?? own.set(was, randomUUID()).get(was);
+  const walk = (x, key) => {
+    if (Array.isArray(x)) return x.map((y) => walk(y));
+    if (x && typeof x === "object") return Object.fromEntries(Object.entries(x).map(([k, v]) => [k, walk(v, k)]));
+    if (typeof x === "string" && UUID.test(x)) return id(x);
+    if (typeof x === "string" && TIME.test(x)) return new Date(Date.parse(x) + days * 86_400_000).toISOString();
+    return key === "engineHours" ? x + hours : x;
+  };
+  return walk(part);
+}
+
+/** So many of a kind, the last of them as they were and the others before them, in days and in hours. */
+function grown(parts, count, known, copies) {
+  const span = Math.max(...parts.map((p) => p.start.engineHours)) + 0.5;
+  const all = [];
+  for (let back = copies - 1; back >= 0; back--) {
+    const own = new Map();
+    for (const p of parts) all.push(renamed(p, known, own, -back * 160, (copies - 1 - back) * span));
+  }
+  return all.slice(-count);
+}
+
+const { base, end } = await demo();
+const { engine } = await engineAndRound(base);
+const file = await (await fetch(`${base}/api/engines/${engine}/file`)).json();
+
+async function timed(path) {
+  const began = performance.now();
+  const answer = await fetch(base + path, { headers: { "Cache-Control": "no-store" } });
+  await answer.arrayBuffer();
+  if (!answer.ok) throw new Error(`${path}: ${answer.status}`);
+  return performance.now() - began;
+}
+const middle = (all) => [...all].sort((a, b) => a - b)[Math.floor(all.length / 2)];
+
+const took = [];
+for (const { rounds, tests } of SIZES) {
+  const known = new Map([[file.id, randomUUID()]]);
+  const { lashRounds, springTests, jobs, openItems, ...rest } = file;
+  const own = renamed(rest, known, known, 0, 0);
+  const copies = Math.max(Math.ceil(rounds / file.lashRounds.length), Math.ceil(tests / springTests.length));
+  own.sheet.name = `Hill V8 of ${rounds} rounds`;
+  own.lashRounds = grown(lashRounds, rounds, known, copies);
+  own.springTests = grown(springTests, tests, known, copies);
+  const began = performance.now();
+  const answer = await put(`${base}/api/engine-files`, own);
+  if (!answer.ok) throw new Error(await answer.text());
+  const { id } = await answer.json();
+  const import_ = performance.now() - began;
+  const screens = {};
+  for (const s of SCREENS) {
+    const all = [];
+    for (let i = 0; i < TIMES + 3; i++) all.push(await timed(`/api/engines/${id}/${s}`));
+    screens[s] = middle(all.slice(3));
+  }
+  took.push({ import: import_, ...screens });
+}
+const [small, big] = took;
+const told = [
+  "what | 10 rounds, 6 tests, ms | 100 rounds, 60 tests, ms | times",
+  "---|---|---|---",
+  ...["import", ...SCREENS].map((s) => `${s} | ${small[s].toFixed(0)} | ${big[s].toFixed(0)} | ${(big[s] / small[s]).toFixed(1)}`),
+].join("\n");
+console.log(told);
+if (process.argv.includes("--write")) writeFileSync(join(ROOT, "docs/bench/growth.md"), `${told}\n`);
+await end();
