@@ -34,6 +34,13 @@ const GROUPS = [
   },
 ];
 
+/** Tests without a screen that need a browser's storage or its address all the same. */
+const IN_A_BROWSER = [
+  "src/api/client.test.ts",
+  "src/outbox/outbox.test.ts",
+  "src/features/spring/SortedPart.test.ts",
+];
+
 export default defineConfig({
   plugins: [
     fonts(),
@@ -76,12 +83,28 @@ export default defineConfig({
   server: { proxy: { "/api": "http://127.0.0.1:8460" } },
   // Generous: on a busy machine a red must still mean a fault.
   test: {
-    environment: "happy-dom",
     testTimeout: 180_000,
     coverage: {
       include: ["src/**/*.{ts,tsx}"],
       exclude: ["src/api/schema.d.ts"],
       reporter: ["json-summary"],
     },
+    projects: [
+      {
+        extends: true,
+        test: {
+          name: "rules",
+          environment: "node",
+          // They keep nothing to themselves: a world of its own for each file takes longer than all tests.
+          isolate: false,
+          include: ["{src,build}/**/*.test.ts"],
+          exclude: IN_A_BROWSER,
+        },
+      },
+      {
+        extends: true,
+        test: { name: "screens", environment: "happy-dom", include: ["src/**/*.test.tsx", ...IN_A_BROWSER] },
+      },
+    ],
   },
 } as import("vitest/config").ViteUserConfig);
