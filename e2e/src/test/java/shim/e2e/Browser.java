@@ -1,7 +1,5 @@
 package shim.e2e;
 
-import com.deque.html.axecore.results.Rule;
-import com.deque.html.axecore.selenium.AxeBuilder;
 import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -16,7 +14,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Dimension;
 import org.openqa.selenium.JavascriptExecutor;
@@ -42,10 +39,11 @@ final class Browser implements AutoCloseable {
    */
   private static final Duration PATIENCE = Duration.ofSeconds(60);
 
-  private static final List<String> COLOURS = List.of("color-contrast");
+  private static final String COLOURS = "color-contrast";
 
   private final ChromeDriver driver;
   private final Names names = new Names(this);
+  private final Axe axe;
 
   Browser(int width, int height) {
     this(width, height, List.of());
@@ -73,6 +71,7 @@ final class Browser implements AutoCloseable {
             .usingDriverExecutable(new File("/usr/bin/chromedriver"))
             .build();
     driver = new ChromeDriver(service, options);
+    axe = new Axe(driver);
     size(width, height);
   }
 
@@ -335,14 +334,14 @@ final class Browser implements AutoCloseable {
     return keysTo(Keys.chord(Keys.SHIFT, Keys.TAB), name);
   }
 
-  /** Wraps axe: its serious and critical findings, in words. */
+  /** Axe's serious and critical findings, in words. */
   Set<String> axe() {
-    return grave(new AxeBuilder());
+    return axe.of(Map.of());
   }
 
-  /** The same but for colours, which take most of its time. */
+  /** All but the colours. */
   Set<String> axeWithoutColours() {
-    return grave(new AxeBuilder().disableRules(COLOURS));
+    return axe.of(Map.of("rules", Map.of(COLOURS, Map.of("enabled", false))));
   }
 
   /** What axe says of the colours of the theme that is not on. */
@@ -352,27 +351,10 @@ final class Browser implements AutoCloseable {
             "const of = document.documentElement.dataset, before = of.theme;"
                 + "of.theme = before === 'dark' ? 'light' : 'dark'; return before;");
     try {
-      return grave(new AxeBuilder().withRules(COLOURS));
+      return axe.of(Map.of("runOnly", List.of(COLOURS)));
     } finally {
       script("document.documentElement.dataset.theme = arguments[0]", before);
     }
-  }
-
-  /** In one go: a page of Shim has no frames, for which axe would open a window of its own. */
-  @SuppressWarnings("deprecation")
-  private Set<String> grave(AxeBuilder axe) {
-    List<Rule> found = axe.setLegacyMode(true).analyze(driver).getViolations();
-    return found.stream()
-        .filter(r -> Set.of("serious", "critical").contains(r.getImpact()))
-        .map(
-            r ->
-                r.getId()
-                    + ": "
-                    + r.getNodes().stream()
-                        .limit(3)
-                        .map(n -> n.getHtml() + " " + n.getFailureSummary())
-                        .collect(Collectors.joining(" | ")))
-        .collect(Collectors.toSet());
   }
 
   /** Widest overflow of the page, pixels: a page never scrolls sideways. */
