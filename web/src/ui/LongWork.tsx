@@ -24,6 +24,10 @@ const STAGES: Record<Far["stage"], { words: string; amount: (n: number) => strin
   REPLACING: { words: "It is put in place", amount: count },
 };
 
+/** Drawn alike in every browser. */
+const BAR =
+  "h-3 w-full appearance-none rounded border border-hair bg-raised [&::-webkit-progress-bar]:bg-raised [&::-webkit-progress-value]:bg-accent [&::-moz-progress-bar]:bg-accent";
+
 /** Short work is over before anybody would read how far it is. */
 const FIRST_LOOK_MS = 400;
 const NEXT_LOOK_MS = 100;
@@ -81,11 +85,7 @@ function HowFar({ id }: { id: string }) {
           </span>
         )}
       </p>
-      <progress
-        aria-label={words}
-        className="h-3 w-full accent-accent"
-        {...(known && { value: far.done, max: far.all })}
-      />
+      <progress aria-label={words} className={BAR} {...(known && { value: far.done, max: far.all })} />
       <p>
         {far.stops ? (
           <Button disabled={!stop.isIdle} onClick={() => stop.mutate()}>
