@@ -272,8 +272,14 @@ final class Browser implements AutoCloseable {
 
   /** Goes to a box and fills it anew. */
   Browser fill(String label, String value) {
-    await(() -> names.goTo(label));
-    focused().sendKeys(Keys.chord(Keys.CONTROL, "a"), value);
+    await(
+        () -> {
+          if (!names.goTo(label)) {
+            return false;
+          }
+          focused().sendKeys(Keys.chord(Keys.CONTROL, "a"), value);
+          return names.stillThere();
+        });
     return this;
   }
 

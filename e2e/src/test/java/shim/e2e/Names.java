@@ -38,13 +38,20 @@ final class Names {
         browser.script(
             NAME
                 + "const now = document.activeElement;"
+                + "window.goneTo = now;"
                 + "if (named(now)) return true;"
                 + "const boxes = [...document.querySelectorAll('input, select, textarea')]"
                 + ".filter(e => !e.disabled && e.tabIndex >= 0 && e.checkVisibility()"
                 + " && !e.closest('[inert], [aria-hidden=true]') && named(e));"
                 + "const next = boxes.find(e => now.compareDocumentPosition(e) & 4) ?? boxes[0];"
                 + "next?.focus();"
+                + "window.goneTo = next;"
                 + "return !!next && document.activeElement === next",
             label));
+  }
+
+  /** Whether the box that was gone to has the focus still: an answer may have taken it away. */
+  boolean stillThere() {
+    return Boolean.TRUE.equals(browser.script("return document.activeElement === window.goneTo"));
   }
 }
