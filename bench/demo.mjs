@@ -4,8 +4,7 @@ import { randomUUID } from "node:crypto";
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-
-export const ROOT = new URL("..", import.meta.url).pathname;
+import { ROOT } from "./tell.mjs";
 
 /** Its address once it says that it is ready, and how to end it. */
 export async function demo(options = []) {
@@ -32,7 +31,7 @@ export async function demo(options = []) {
   };
 }
 
-async function json(asked) {
+export async function json(asked) {
   const answer = await asked;
   if (!answer.ok) throw new Error(`${answer.url}: ${await answer.text()}`);
   return answer.json();
@@ -41,9 +40,19 @@ async function json(asked) {
 export const put = (address, body) =>
   fetch(address, { method: "PUT", headers: { "Content-Type": "application/json" }, body: JSON.stringify(body) });
 
+/** How long an answer took in milliseconds, its mark and its status. */
+export async function timed(address, options) {
+  const began = performance.now();
+  const answer = await fetch(address, options);
+  await answer.arrayBuffer();
+  return { ms: performance.now() - began, mark: answer.headers.get("etag"), status: answer.status };
+}
+
+export const mainEngine = async (base) => (await json(fetch(`${base}/api/engines`)))[0].id;
+
 /** The main engine, and a round on it that has just begun. */
 export async function engineAndRound(base) {
-  const [{ id: engine }] = await json(fetch(`${base}/api/engines`));
+  const engine = await mainEngine(base);
   const { hours } = await json(fetch(`${base}/api/engines/${engine}/hours`));
   const round = randomUUID();
   await json(

@@ -2,11 +2,10 @@
 //   node bench/pages/measure.mjs            prints a table
 //   node bench/pages/measure.mjs --hold     and fails where a page weighs, shifts or keeps out more than it may
 //   node bench/pages/measure.mjs --write    and keeps the table in docs/bench/pages.md
-import { writeFileSync } from "node:fs";
-import { join } from "node:path";
 import { launch } from "chrome-launcher";
 import lighthouse from "lighthouse";
-import { demo, engineAndRound, ROOT } from "../demo.mjs";
+import { demo, engineAndRound } from "../demo.mjs";
+import { tell } from "../tell.mjs";
 
 // The same on every machine; times are not, so they are told and never held.
 const HOLD = process.argv.includes("--hold");
@@ -108,9 +107,7 @@ try {
   const found = [];
   const all = Object.entries(await pages(base)).filter(([name]) => !HOLD || HELD.includes(name));
   for (const [name, path] of all) found.push(await look(name, base + path));
-  const told = table(found);
-  console.log(told);
-  if (process.argv.includes("--write")) writeFileSync(join(ROOT, "docs/bench/pages.md"), `${told}\n`);
+  tell("pages", table(found));
   const over = HOLD ? trouble(found) : [];
   for (const words of over) console.error(words);
   process.exitCode = over.length > 0 ? 1 : 0;

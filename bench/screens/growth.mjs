@@ -2,9 +2,8 @@
 // taken in as engines of their own, and asked for with nothing kept. Ten times is as it should be; more is not.
 //   node bench/screens/growth.mjs [--write]      the last keeps the table in docs/bench/growth.md
 import { randomUUID } from "node:crypto";
-import { writeFileSync } from "node:fs";
-import { join } from "node:path";
-import { demo, engineAndRound, put, ROOT } from "../demo.mjs";
+import { demo, json, mainEngine, put, timed } from "../demo.mjs";
+import { at, tell } from "../tell.mjs";
 
 const SIZES = [
   { rounds: 10, tests: 6 },
@@ -40,17 +39,14 @@ function grown(parts, count, known, copies) {
 }
 
 const { base, end } = await demo();
-const { engine } = await engineAndRound(base);
-const file = await (await fetch(`${base}/api/engines/${engine}/file`)).json();
+const file = await json(fetch(`${base}/api/engines/${await mainEngine(base)}/file`));
 
-async function timed(path) {
-  const began = performance.now();
-  const answer = await fetch(base + path, { headers: { "Cache-Control": "no-store" } });
-  await answer.arrayBuffer();
-  if (!answer.ok) throw new Error(`${path}: ${answer.status}`);
-  return performance.now() - began;
+/** How long a screen's call takes that is computed anew. */
+async function computed(address) {
+  const { ms, status } = await timed(address, { headers: { "Cache-Control": "no-store" } });
+  if (status !== 200) throw new Error(`${address}: ${status}`);
+  return ms;
 }
-const middle = (all) => [...all].sort((a, b) => a - b)[Math.floor(all.length / 2)];
 
 const took = [];
 for (const { rounds, tests } of SIZES) {
@@ -62,17 +58,15 @@ for (const { rounds, tests } of SIZES) {
   own.lashRounds = grown(lashRounds, rounds, known, copies);
   own.springTests = grown(springTests, tests, known, copies);
   const began = performance.now();
-  const answer = await put(`${base}/api/engine-files`, own);
-  if (!answer.ok) throw new Error(await answer.text());
-  const { id } = await answer.json();
-  const import_ = performance.now() - began;
+  const { id } = await json(put(`${base}/api/engine-files`, own));
+  const imported = performance.now() - began;
   const screens = {};
   for (const s of SCREENS) {
     const all = [];
-    for (let i = 0; i < TIMES + 3; i++) all.push(await timed(`/api/engines/${id}/${s}`));
-    screens[s] = middle(all.slice(3));
+    for (let i = 0; i < TIMES + 3; i++) all.push(await computed(`${base}/api/engines/${id}/${s}`));
+    screens[s] = at(all.slice(3), 0.5);
   }
-  took.push({ import: import_, ...screens });
+  took.push({ import: imported, ...screens });
 }
 const [small, big] = took;
 const told = [
@@ -80,6 +74,5 @@ const told = [
   "---|---|---|---",
   ...["import", ...SCREENS].map((s) => `${s} | ${small[s].toFixed(0)} | ${big[s].toFixed(0)} | ${(big[s] / small[s]).toFixed(1)}`),
 ].join("\n");
-console.log(told);
-if (process.argv.includes("--write")) writeFileSync(join(ROOT, "docs/bench/growth.md"), `${told}\n`);
+tell("growth", told);
 await end();

@@ -1,23 +1,14 @@
 // Asks a demo for what its screens show: right after a change, again, and as a poll that has the answer already;
 // then eight devices that poll while one writes, beside one device alone.
 //   node bench/screens/measure.mjs [--seconds=60] [--write]      the last keeps the table in docs/bench/screens.md
-import { writeFileSync } from "node:fs";
-import { join } from "node:path";
-import { demo, engineAndRound, put, ROOT } from "../demo.mjs";
+import { demo, engineAndRound, put, timed } from "../demo.mjs";
+import { at, tell } from "../tell.mjs";
 
 const TIMES = 15;
 const SECONDS = Number(/--seconds=(\d+)/.exec(process.argv.join(" "))?.[1] ?? 60);
 const { base, end } = await demo();
 const { engine, round } = await engineAndRound(base);
 
-async function timed(path, options) {
-  const began = performance.now();
-  const answer = await fetch(base + path, options);
-  await answer.arrayBuffer();
-  return { ms: performance.now() - began, mark: answer.headers.get("etag"), status: answer.status };
-}
-
-const at = (all, share) => [...all].sort((a, b) => a - b)[Math.min(all.length - 1, Math.floor(all.length * share))];
 const ms = (x) => x.toFixed(1);
 
 let crank = 0;
@@ -30,7 +21,7 @@ SCREENS.push("/api/engines", `/api/rounds/${round}`);
 
 // What is hot is what counts: a server is asked all day.
 for (let i = 0; i < TIMES; i++) {
-  for (const path of SCREENS) await timed(path);
+  for (const path of SCREENS) await timed(base + path);
   await change();
 }
 const rows = [];
@@ -40,10 +31,10 @@ for (const path of SCREENS) {
   const poll = [];
   for (let i = 0; i < TIMES; i++) {
     await change();
-    const one = await timed(path);
+    const one = await timed(base + path);
     first.push(one.ms);
-    again.push((await timed(path)).ms);
-    const told = await timed(path, { headers: { "If-None-Match": one.mark } });
+    again.push((await timed(base + path)).ms);
+    const told = await timed(base + path, { headers: { "If-None-Match": one.mark } });
     if (told.status === 304) poll.push(told.ms);
   }
   const [f, a, p] = [at(first, 0.5), at(again, 0.5), at(poll, 0.5)];
@@ -58,7 +49,7 @@ async function devices(count, seconds) {
     let mark;
     await new Promise((is) => setTimeout(is, (i * 2000) / count));
     while (performance.now() < until) {
-      const one = await timed(`/api/rounds/${round}`, mark ? { headers: { "If-None-Match": mark } } : undefined);
+      const one = await timed(`${base}/api/rounds/${round}`, mark ? { headers: { "If-None-Match": mark } } : undefined);
       mark = one.mark ?? mark;
       took.push(one.ms);
       await new Promise((is) => setTimeout(is, 2000));
@@ -82,6 +73,5 @@ const told = [
   "",
   `One device polling a round for ${SECONDS} s beside one that writes every second: middle ${ms(at(alone, 0.5))} ms, p99 ${ms(at(alone, 0.99))} ms of ${alone.length}. Eight: middle ${ms(at(eight, 0.5))} ms, p99 ${ms(at(eight, 0.99))} ms of ${eight.length}; p99 ${(at(eight, 0.99) / at(alone, 0.99)).toFixed(2)} times.`,
 ].join("\n");
-console.log(told);
-if (process.argv.includes("--write")) writeFileSync(join(ROOT, "docs/bench/screens.md"), `${told}\n`);
+tell("screens", told);
 await end();

@@ -1,11 +1,11 @@
 // Starts Shim on an empty folder and an empty application with the same libraries, five times each by turns.
 //   node bench/start/measure.mjs [--write]      the second keeps what it found in docs/bench/start.md
 import { execFileSync, spawnSync } from "node:child_process";
-import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { at, ROOT, tell } from "../tell.mjs";
 
-const ROOT = new URL("../..", import.meta.url).pathname;
 const PAIRS = 5;
 
 execFileSync("mvn", ["-B", "-ntp", "-q", "-f", join(ROOT, "bench/start/pom.xml"), "package"], { stdio: "inherit" });
@@ -24,7 +24,7 @@ function shim() {
   return took;
 }
 
-const middle = (all) => [...all].sort((a, b) => a - b)[Math.floor(all.length / 2)];
+const middle = (all) => at(all, 0.5);
 const ours = [];
 const empty = [];
 for (let i = 0; i < PAIRS; i++) {
@@ -38,5 +38,4 @@ const told = [
   "---|---|---",
   ...ours.map((o, i) => `${i + 1} | ${empty[i].toFixed(1)} | ${o.toFixed(1)}`),
 ].join("\n");
-console.log(told);
-if (process.argv.includes("--write")) writeFileSync(join(ROOT, "docs/bench/start.md"), `${told}\n`);
+tell("start", told);

@@ -2,6 +2,7 @@ import { type UseMutationOptions, useMutation, useQuery } from "@tanstack/react-
 import { Square } from "lucide-react";
 import { ApiProblem, answered, api, type Schemas } from "../api/client";
 import { newId } from "../api/ids";
+import { megabytes } from "../units/bytes";
 import { Button } from "./Button";
 import { Notice } from "./Notice";
 
@@ -10,18 +11,15 @@ type Far = Schemas["HowFar"];
 /** Under this header a call says that it will be asked how far it is. */
 export type Followed = { "Shim-Work": string };
 
-const count = (n: number) => String(n);
-const megabytes = (n: number) => `${(n / 1e6).toFixed(1)} MB`;
-
-const STAGES: Record<Far["stage"], { words: string; amount: (n: number) => string }> = {
-  WAITING: { words: "On its way to Shim", amount: count },
-  ARRIVING: { words: "The file comes over the line", amount: megabytes },
-  UNPACKING: { words: "Photos are unpacked", amount: count },
-  READING: { words: "Every row is read through", amount: count },
-  TAKING_IN: { words: "Entries are taken in", amount: count },
-  COMPUTING: { words: "What follows from them is computed", amount: count },
-  PACKING: { words: "Photos are packed", amount: count },
-  REPLACING: { words: "It is put in place", amount: count },
+const STAGES: Record<Far["stage"], string> = {
+  WAITING: "On its way to Shim",
+  ARRIVING: "The file comes over the line",
+  UNPACKING: "Photos are unpacked",
+  READING: "Every row is read through",
+  TAKING_IN: "Entries are taken in",
+  COMPUTING: "What follows from them is computed",
+  PACKING: "Photos are packed",
+  REPLACING: "It is put in place",
 };
 
 /** Drawn alike in every browser. */
@@ -73,7 +71,8 @@ function HowFar({ id }: { id: string }) {
   });
   const stop = useMutation({ mutationFn: () => answered(api.DELETE("/api/under-way/{id}", path)) });
   if (!far) return null;
-  const { words, amount } = STAGES[far.stage];
+  const words = STAGES[far.stage];
+  const amount = far.stage === "ARRIVING" ? megabytes : String;
   const known = far.all > 0;
   return (
     <div className="scribed grid gap-2 rounded px-3 py-2">

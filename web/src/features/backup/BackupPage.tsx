@@ -9,6 +9,7 @@ import { Problem } from "../../shell/Problem";
 import { Button, buttonClass } from "../../ui/Button";
 import { useLongWork } from "../../ui/LongWork";
 import { Notice } from "../../ui/Notice";
+import { megabytes } from "../../units/bytes";
 
 /** Everything in one file, by one press or by the clock; and the way back. */
 export function BackupPage() {
@@ -35,8 +36,6 @@ const addressOf = (name: string) => `/api/backups/${name}`;
 function save(name: string) {
   Object.assign(document.createElement("a"), { href: addressOf(name), download: name }).click();
 }
-
-const megabytes = (bytes: number) => `${(bytes / 1e6).toFixed(1)} MB`;
 
 function MakePart({ all, onMade }: { all: Schemas["Overview"]; onMade: () => void }) {
   const last = all.kept.at(0);

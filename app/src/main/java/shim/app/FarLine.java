@@ -19,12 +19,8 @@ final class FarLine implements Progress {
   private Stage stage = Stage.WAITING;
   private long tenth;
 
-  private FarLine(PrintStream out) {
+  FarLine(PrintStream out) {
     this.out = out;
-  }
-
-  static Progress on(PrintStream out) {
-    return new FarLine(out);
   }
 
   @Override

@@ -93,7 +93,7 @@ public class ShimApplication {
             "shim: a Shim runs in " + data + ": stop it first, or restore on its page Backup");
         return 1;
       }
-      Progress far = FarLine.on(System.err);
+      Progress far = new FarLine(System.err);
       System.out.println(
           args.get(0).equals("backup")
               ? BackupCommand.backup(

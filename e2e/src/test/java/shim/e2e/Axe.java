@@ -4,6 +4,7 @@ import com.deque.html.axecore.providers.EmbeddedResourceAxeProvider;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.openqa.selenium.JavascriptExecutor;
 
 /**
@@ -39,6 +40,6 @@ final class Axe {
       page.executeScript(SCRIPT);
     }
     List<?> found = (List<?>) page.executeAsyncScript(ASK, options);
-    return found.stream().map(String::valueOf).collect(java.util.stream.Collectors.toSet());
+    return found.stream().map(String::valueOf).collect(Collectors.toSet());
   }
 }

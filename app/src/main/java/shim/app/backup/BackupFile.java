@@ -175,7 +175,7 @@ final class BackupFile {
         } else if (PHOTO.matcher(e.getName()).matches()) {
           Files.copy(in, scratch.resolve(e.getName()));
           photos++;
-          far.at(Progress.Stage.UNPACKING, photos, photosSaid(about));
+          far.at(Progress.Stage.UNPACKING, photos, Math.max(0, photosSaid(about)));
         } else {
           throw Refusal.invalid("file", NOT_OURS + "it holds " + e.getName());
         }

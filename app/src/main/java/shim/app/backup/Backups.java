@@ -224,15 +224,14 @@ class Backups {
 
   private void copy(InputStream from, Path to, long bytes) throws IOException {
     Progress far = underWay.here();
+    long most = disk.spareBytes() / 2;
     long come = 0;
-    long left = disk.spareBytes() / 2;
     byte[] piece = new byte[1 << 16];
     try (var out = Files.newOutputStream(to)) {
       for (int n = from.read(piece); n >= 0; n = from.read(piece)) {
-        left -= n;
         come += n;
         far.at(Progress.Stage.ARRIVING, come, bytes);
-        if (left < 0) {
+        if (come > most) {
           throw Refusal.conflict("there is no room on the disk to unpack it: make room there");
         }
         out.write(piece, 0, n);

@@ -19,7 +19,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  */
 @Component
 public class UnderWay extends OncePerRequestFilter {
-  static final String HEADER = "Shim-Work";
+  private static final String HEADER = "Shim-Work";
 
   private final Map<UUID, Following> all = new ConcurrentHashMap<>();
   private final ThreadLocal<Progress> here = ThreadLocal.withInitial(() -> Progress.UNSEEN);

@@ -161,8 +161,8 @@ class EngineFile {
       throw Refusal.invalid(
           "format", "this is no engine file of Shim, version " + VERSION + ": nothing was kept");
     }
-    Progress far = underWay.here();
-    Progress.Tally taken = new Progress.Tally(far, Progress.Stage.TAKING_IN, entries(d));
+    Progress.Tally taken =
+        new Progress.Tally(underWay.here(), Progress.Stage.TAKING_IN, entries(d));
     engines.put(d.id(), d.sheet(), null, null);
     taken.each(d.events(), e -> events.put(e.id(), e.event()));
     taken.each(d.runs(), r -> runs.put(List.of(r)));

@@ -127,8 +127,9 @@ final class Odds {
     double prior = (c.drift() ? DRIFTS : SLIPS) * c.hours() / sizes.length;
     double[] sums = Known.in(after, signal);
     double[] all = Known.in(of, signal);
+    int begun = begin(c.signature());
     for (double size : sizes) {
-      all[candidate] += add(sums, c.signature(), unit * size, prior);
+      all[candidate] += add(sums, c.signature(), begun, unit * size, prior);
     }
   }
 
@@ -136,8 +137,7 @@ final class Odds {
    * Adds one change of one size to the odds after each reading; returns what it has in the end.
    * Until it has begun all is as it is.
    */
-  private double add(double[] sums, double[] signature, double size, double prior) {
-    int begun = begin(signature, sums.length);
+  private double add(double[] sums, double[] signature, int begun, double size, double prior) {
     double ratio = 0;
     double weight = begun == 0 ? ownPrecision() : ownWeight[begun - 1];
     double pull = begun == 0 ? 0 : ownPull[begun - 1];
@@ -161,9 +161,9 @@ final class Odds {
   }
 
   /** The first reading that speaks of the change; all of them when none does. */
-  private int begin(double[] signature, int readings) {
+  private int begin(double[] signature) {
     int i = 0;
-    while (i < readings && !(signature[i] != 0 && steps.get(i).speaks())) {
+    while (i < steps.size() && !(signature[i] != 0 && steps.get(i).speaks())) {
       i++;
     }
     return i;
