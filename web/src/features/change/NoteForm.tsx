@@ -3,7 +3,7 @@ import { useState } from "react";
 import * as z from "zod";
 import { answered, api, type Valve } from "../../api/client";
 import { newId } from "../../api/ids";
-import { engine as engineQuery, engineReadiness, openItems, turnaround } from "../../api/queries";
+import { engine as engineQuery } from "../../api/queries";
 import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
@@ -11,6 +11,7 @@ import { Field, Select } from "../../ui/Field";
 import { Sheet } from "../../ui/Sheet";
 import { useEntry } from "../../ui/useEntry";
 import { figure } from "../../units/boxes";
+import { openWorkIs } from "./openWork";
 
 const NOTE = z.object({
   words: z.string(),
@@ -51,9 +52,7 @@ export function NoteForm({ engineId, onClose }: NoteFormProps) {
         }),
       ),
     kept: (all) => {
-      queries.setQueryData(openItems(engineId).queryKey, all);
-      void queries.invalidateQueries({ queryKey: engineReadiness(engineId).queryKey });
-      void queries.invalidateQueries({ queryKey: turnaround().queryKey });
+      void openWorkIs(queries, engineId, all);
       onClose();
     },
   });

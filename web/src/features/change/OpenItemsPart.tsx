@@ -2,13 +2,14 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import { useState } from "react";
 import { answered, api, type Schemas } from "../../api/client";
-import { engine as engineQuery, engineReadiness, jobs as jobsQuery, openItems } from "../../api/queries";
+import { engine as engineQuery, jobs as jobsQuery, openItems } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
 import { Button, buttonClass } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { day } from "../../words/days";
 import { NoteForm } from "./NoteForm";
+import { openWorkIs } from "./openWork";
 
 const KINDS: Record<Schemas["OpenItem"]["kind"], string> = {
   ORDER: "on order",
@@ -90,13 +91,7 @@ function Item({ item, engineId }: { item: Schemas["OpenItem"]; engineId: string 
           body: { hand: hand || item.hand, why },
         }),
       ),
-    onSuccess: async (all) => {
-      queries.setQueryData(openItems(engineId).queryKey, all);
-      // A first answer still on its way was made before this and would be taken for the new one.
-      const { queryKey } = engineReadiness(engineId);
-      await queries.cancelQueries({ queryKey });
-      await queries.invalidateQueries({ queryKey });
-    },
+    onSuccess: (all) => openWorkIs(queries, engineId, all),
   });
   return (
     <li className="border-t border-hair py-1">
