@@ -134,11 +134,7 @@ final class BenchSums {
 
   private static Engines.Stored benched(Engines.Stored stored, @Nullable CamBench bench) {
     CamSheet cam = stored.sheet().cam();
-    return cam == null ? stored : with(stored, stored.sheet().withCam(cam.withBench(bench)));
-  }
-
-  static Engines.Stored with(Engines.Stored stored, EngineSheet sheet) {
-    return new Engines.Stored(stored.id(), stored.name(), stored.version(), sheet);
+    return cam == null ? stored : stored.with(stored.sheet().withCam(cam.withBench(bench)));
   }
 
   /** The same card, whatever the bench found of it since. */
@@ -162,7 +158,7 @@ final class BenchSums {
           "cam.lsaDeg",
           "this card needs lifts, a duration of each lobe, LSA and intake centreline");
     }
-    return with(stored, whole);
+    return stored.with(whole);
   }
 
   private static EngineSheet lifters(EngineSheet s, boolean hydraulic) {

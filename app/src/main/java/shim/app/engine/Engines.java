@@ -1,5 +1,7 @@
 package shim.app.engine;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -20,6 +22,13 @@ public class Engines {
   private final EngineRows rows;
   private final Documents documents;
 
+  /**
+   * By its text as stored: a screen asks for one engine many times, and all its rounds froze it.
+   */
+  private final Cache<String, Kept> kept = Caffeine.newBuilder().maximumSize(64).build();
+
+  private record Kept(EngineSheet sheet, Optional<Engine> engine) {}
+
   Engines(EngineRows rows, Documents documents) {
     this.rows = rows;
     this.documents = documents;
@@ -29,11 +38,17 @@ public class Engines {
    * A stored engine.
    *
    * @param version goes up with each change; a change names the one it was made on
+   * @param checked the sheet as a checked engine; a stored sheet always is one
    */
-  public record Stored(UUID id, String name, int version, EngineSheet sheet) {
-    /** The sheet as a checked engine; a stored sheet always is one. */
+  public record Stored(
+      UUID id, String name, int version, EngineSheet sheet, Optional<Engine> checked) {
     public Engine engine() {
-      return SheetCheck.check(sheet).engine().orElseThrow();
+      return checked.orElseThrow();
+    }
+
+    /** The same engine with another sheet. */
+    public Stored with(EngineSheet other) {
+      return new Stored(id, name, version, other, SheetCheck.check(other).engine());
     }
   }
 
@@ -86,12 +101,27 @@ public class Engines {
   }
 
   private Stored stored(EngineRow row) {
-    return new Stored(row.id(), row.name(), row.version(), read(row.sheet()));
+    Kept now = kept(row.sheet());
+    return new Stored(row.id(), row.name(), row.version(), now.sheet(), now.engine());
+  }
+
+  private Kept kept(String text) {
+    return kept.get(
+        text,
+        t -> {
+          EngineSheet sheet = documents.read(Documents.Kind.ENGINE_SHEET, t, EngineSheet.class);
+          return new Kept(sheet, SheetCheck.check(sheet).engine());
+        });
   }
 
   /** Reads a sheet kept as text, also by features that froze one. */
   public EngineSheet read(String text) {
-    return documents.read(Documents.Kind.ENGINE_SHEET, text, EngineSheet.class);
+    return kept(text).sheet();
+  }
+
+  /** The engine that a frozen sheet describes. */
+  public Engine frozen(String text) {
+    return kept(text).engine().orElseThrow();
   }
 
   /** A sheet as text, to be frozen. */

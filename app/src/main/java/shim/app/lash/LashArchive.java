@@ -142,9 +142,7 @@ public class LashArchive {
     a.readings().forEach(r -> commands.read(a.id(), r.id(), r.reading(), r.takenAt()));
     a.looks().forEach(l -> commands.look(a.id(), l.valve(), l.look()));
     if (a.signature() != null) {
-      commands.sign(a.id(), a.signature(), a.signedAt());
-      row.said = a.said();
-      rounds.saveAndFlush(row);
+      commands.sign(a.id(), a.signature(), a.signedAt(), a.said());
     }
   }
 

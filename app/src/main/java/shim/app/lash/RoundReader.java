@@ -23,7 +23,6 @@ import shim.core.engine.EngineSheet;
 import shim.core.engine.EngineSheet.InTolerance;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
-import shim.core.engine.SheetCheck;
 import shim.core.lash.EyeFindings;
 import shim.core.lash.Growth;
 import shim.core.lash.LashException;
@@ -64,7 +63,7 @@ class RoundReader {
 
   /** The engine as it was when the round began. */
   Engine engine(RoundRow round) {
-    return SheetCheck.check(engines.read(round.sheet)).engine().orElseThrow();
+    return engines.frozen(round.sheet);
   }
 
   /** Class rules of the engine as its sheet words them. */

@@ -333,15 +333,16 @@ public class Rounds {
   void signOff(UUID id, SignOff signature) {
     RoundView now = reader.view(open(id));
     now.valves().forEach(RoundReader::refuseAsItStands);
-    sign(id, signature, null, now);
+    sign(id, signature, null, said(now));
   }
 
-  /** Signs the round off and keeps what Shim said that day. */
+  /** Signs the round off and keeps what Shim says that day. */
   public void sign(UUID id, SignOff signature, @Nullable Instant at) {
-    sign(id, signature, at, reader.view(open(id)));
+    sign(id, signature, at, said(reader.view(open(id))));
   }
 
-  private void sign(UUID id, SignOff signature, @Nullable Instant at, RoundView now) {
+  /** Signs a round that was signed before, with what was said on that day, if anything was. */
+  void sign(UUID id, SignOff signature, @Nullable Instant at, @Nullable String said) {
     RoundRow round = open(id);
     round.headTempEndF = signature.headTempEndF();
     if (signature.note() != null && !signature.note().isBlank()) {
@@ -352,10 +353,15 @@ public class Rounds {
         signature.rulesChecked() == null ? null : String.join("\n", signature.rulesChecked());
     round.signedBy = signature.initials();
     round.signedAt = at == null ? now() : at;
-    round.said = documents.write(Documents.Kind.ROUND_LOOKS, looks(round, reader.story(now)));
+    round.said = said;
     Because.of(signature.initials(), "signed off");
     rounds.saveAndFlush(round);
     rounds.touch(id);
+  }
+
+  private String said(RoundView now) {
+    return documents.write(
+        Documents.Kind.ROUND_LOOKS, judge.looks(now.engineId(), now.id(), reader.story(now)));
   }
 
   /** What to look at first, today and as it was said when the round was signed. */
@@ -365,14 +371,10 @@ public class Rounds {
     RoundView now = reader.view(round);
     RoundStory story = reader.story(now);
     return new RoundLooksView(
-        looks(round, story),
+        judge.looks(round.engineId, round.id, story),
         round.said == null ? null : onTheDay(round.said),
         story.medianDriftIn(),
         reader.swaps(now));
-  }
-
-  private List<RoundStory.Look> looks(RoundRow round, RoundStory story) {
-    return judge.looks(round.engineId, round.id, story);
   }
 
   private List<RoundStory.Look> onTheDay(String said) {

@@ -2,8 +2,10 @@ package shim.core.lash;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import shim.core.engine.HeatState;
 import shim.core.engine.Position;
@@ -12,10 +14,17 @@ import shim.core.engine.Position;
  * What was read at each valve over the rounds, and the parts changed in its chain meanwhile.
  * "Order" is any number that grows with time, such as an epoch time.
  */
-public record ValveHistory(List<Visit> all, List<ChainChange> changes) {
-  public ValveHistory {
-    all = List.copyOf(all);
-    changes = List.copyOf(changes);
+public final class ValveHistory {
+  private final List<Visit> all;
+  private final List<ChainChange> changes;
+  private final Map<Position, List<Visit>> visits;
+
+  public ValveHistory(List<Visit> all, List<ChainChange> changes) {
+    this.all = List.copyOf(all);
+    this.changes = List.copyOf(changes);
+    visits =
+        all.stream()
+            .collect(Collectors.groupingBy(Visit::position, Collectors.toUnmodifiableList()));
   }
 
   /**
@@ -36,13 +45,17 @@ public record ValveHistory(List<Visit> all, List<ChainChange> changes) {
   /** A pushrod, rocker, lifter, valve, gasket, skim or seat: lash before it is another story. */
   public record ChainChange(Position position, long order) {}
 
+  public List<Visit> all() {
+    return all;
+  }
+
   /** As it stood before a round. */
   public ValveHistory before(long order) {
     return new ValveHistory(all.stream().filter(v -> v.order() < order).toList(), changes);
   }
 
   public List<Visit> visits(Position position) {
-    return all.stream().filter(v -> v.position().equals(position)).toList();
+    return visits.getOrDefault(position, List.of());
   }
 
   /** True when a part in this valve's chain was changed after one time and up to another. */
