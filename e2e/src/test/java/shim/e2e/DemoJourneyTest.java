@@ -55,7 +55,7 @@ class DemoJourneyTest {
     Round round = new Round(browser).crankIsThere();
     String valve = round.valve();
     round.found("26");
-    browser.sees("wide, over by").sees("tighten").sees("Drift").sees("Hold the adjuster");
+    browser.sees("wide, over by").sees("Tighten").sees("Drift").sees("Hold the adjuster");
     round.left("24");
     browser.sees("As left, read again after setting");
     round.left("19");
@@ -126,7 +126,7 @@ class DemoJourneyTest {
   void hydraulicPreloadIsReadInTurnsAndBottomingIsRefused() {
     begin("Night V8", "MO");
     Round round = new Round(browser).crankIsThere();
-    browser.keys("1/4", Keys.ENTER).sees("tighten 90°");
+    browser.keys("1/4", Keys.ENTER).sees("Tighten 90°");
     browser.keys("2", Keys.ENTER).sees("would bottom");
     browser.over("0", Keys.ENTER).sees("above zero");
     browser.over("1/2", Keys.ENTER);
@@ -137,7 +137,7 @@ class DemoJourneyTest {
   void aFixedRockerShowsWhatEachPushrodWouldGive() {
     engine("Workshop six");
     browser.press("Go on with the round").awaitAddress("/rounds/").sees("Pushrod in place");
-    browser.press("1I, 7").sees("fit 9.7850 in for a lash of");
+    browser.press("1I, 7").sees("Fit 9.7850 in for a lash of");
   }
 
   @Test

@@ -23,7 +23,7 @@ class KillJourneyTest {
       Round round = new Round(browser).crankIsThere();
       String first = round.valve();
       round.found("23");
-      browser.sees("tighten").sees("wide");
+      browser.sees("Tighten").sees("wide");
       shim.kill();
 
       // With Shim gone the next figure is kept on this device, and the work goes on.

@@ -102,7 +102,7 @@ class OwnSixJourneyTest {
       browser.keys(none ? Keys.ARROW_RIGHT : Keys.ENTER);
       browser.await(() -> !round.valve().equals(valve));
     }
-    browser.sees("no preload").sees("fit 7.9000 in for 50 thou of plunger");
+    browser.sees("no preload").sees("Fit 7.9000 in for 50 thou of plunger");
     browser.press("End of round").sees("Sign off");
     browser.fill("Note", "one is left").press("Sign off").sees("asks for preload above zero");
     browser.press("Go on with the round").sees("the pushrod fitted");

@@ -153,8 +153,6 @@ final class RunningShim implements AutoCloseable {
   static ProcessBuilder command(List<String> words) {
     List<String> all = new ArrayList<>();
     all.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
-    // It runs for a minute: machine code made for hours of work costs more here than it gains.
-    all.add("-XX:TieredStopAtLevel=1");
     all.add("@app/java.args");
     all.addAll(words);
     return new ProcessBuilder(all).directory(ROOT.toFile()).redirectErrorStream(true);

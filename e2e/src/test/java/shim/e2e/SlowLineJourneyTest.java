@@ -158,7 +158,7 @@ class SlowLineJourneyTest {
         Browser browser = new Browser(1280, 800)) {
       browser.open(line.url("/rounds/" + round)).sees("0/16");
       browser.await(browser::figureIsReady);
-      browser.keys(Keys.ENTER, "22", Keys.ENTER).sees("tighten");
+      browser.keys(Keys.ENTER, "22", Keys.ENTER).sees("Tighten");
       browser.await(browser::opensWithoutNetwork);
       browser.await(() -> browser.keepsAsSeen("\"typed\":\"22\""));
       line.cut(true);
