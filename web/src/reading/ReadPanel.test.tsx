@@ -32,6 +32,17 @@ function panel(more: Partial<Parameters<typeof ReadPanel>[0]> = {}) {
 }
 
 describe("the panel of a reading", () => {
+  it("takes the keys, but not from another box that is being written in", () => {
+    const elsewhere = document.body.appendChild(document.createElement("input"));
+    const { box } = panel();
+    expect(document.activeElement).toBe(box);
+    cleanup();
+    elsewhere.focus();
+    panel();
+    expect(document.activeElement).toBe(elsewhere);
+    elsewhere.remove();
+  });
+
   it("keeps a figure with Enter and empties its box", () => {
     const { keep, box, type, key } = panel();
     type("0.120");

@@ -3,6 +3,7 @@ import { useSettings } from "../shell/settings";
 import { Button } from "../ui/Button";
 import { FigureBox } from "../ui/FigureBox";
 import { Notice } from "../ui/Notice";
+import { takeKeys } from "../ui/takeKeys";
 import { type FigureUnit, figureOf, readFigure, unitName } from "../units/figures";
 
 interface ReadPanelProps {
@@ -33,7 +34,7 @@ export function ReadPanel(props: ReadPanelProps) {
   const [text, setText] = useState("");
   const [trouble, setTrouble] = useState<string>();
   // biome-ignore lint/correctness/useExhaustiveDependencies: the box takes the keys again after each figure
-  useEffect(() => box.current?.focus(), [taken.length]);
+  useEffect(() => takeKeys(box.current), [taken.length]);
   const enter = (keep: (figure: number) => void) => {
     if (text.trim() === "") return onMove(1);
     const figure = readFigure(text, of, unit);

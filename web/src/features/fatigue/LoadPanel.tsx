@@ -3,6 +3,7 @@ import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { FigureBox } from "../../ui/FigureBox";
 import { Notice } from "../../ui/Notice";
+import { takeKeys } from "../../ui/takeKeys";
 import { heightText, heightUnit, loadText, loadUnit, percentText } from "../../units/load";
 import { LivePart, useTester } from "../device/TesterPart";
 import type { SpringTest, TestValve, useSpringTest } from "./useSpringTest";
@@ -42,7 +43,7 @@ export function LoadPanel({
   const reading = valve.readings.length + 1;
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: the box takes the keys again after each reading
-  useEffect(() => box.current?.focus(), [valve.readings.length]);
+  useEffect(() => takeKeys(box.current), [valve.readings.length]);
 
   const type = (next: SetStateAction<string>) => {
     onBegin?.();
