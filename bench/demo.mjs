@@ -6,10 +6,10 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { ROOT } from "./tell.mjs";
 
-/** Its address once it says that it is ready, and how to end it. */
-export async function demo(options = []) {
+/** Its address once it says that it is ready, its folder, and how to stop it or to end it, which throws the folder away. */
+export async function demo() {
   const folder = mkdtempSync(join(tmpdir(), "shim-measured-"));
-  const shim = spawn("java", [...options, "@app/java.args", "demo", "--port=0", `--data=${folder}`], { cwd: ROOT });
+  const shim = spawn("java", ["@app/java.args", "demo", "--port=0", `--data=${folder}`], { cwd: ROOT });
   shim.stderr.on("data", (text) => process.stderr.write(text));
   const base = await new Promise((is, not) => {
     let said = "";
@@ -20,12 +20,18 @@ export async function demo(options = []) {
     });
     shim.on("exit", () => not(new Error("Shim did not start: run ./shim demo once")));
   });
+  const stop = async () => {
+    if (shim.exitCode !== null || shim.signalCode !== null) return;
+    const ended = new Promise((is) => shim.once("exit", is));
+    shim.kill();
+    await ended;
+  };
   return {
     base,
+    folder,
+    stop,
     async end() {
-      const ended = new Promise((is) => shim.once("exit", is));
-      shim.kill();
-      await ended;
+      await stop();
       rmSync(folder, { recursive: true, force: true });
     },
   };

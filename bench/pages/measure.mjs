@@ -101,8 +101,7 @@ function trouble(found) {
   ]);
 }
 
-// A demo that is looked at for a minute needs no machine code made for hours of work.
-const { base, end } = await demo(HOLD ? ["-XX:TieredStopAtLevel=1"] : []);
+const { base, end } = await demo();
 try {
   const found = [];
   const all = Object.entries(await pages(base)).filter(([name]) => !HOLD || HELD.includes(name));

@@ -1,9 +1,13 @@
 // What a screen costs with ten times the records: a demo's engine is grown to 10 rounds and 6 tests, and to 100 and 60,
-// taken in as engines of their own, and asked for with nothing kept. Ten times is as it should be; more is not.
+// taken in as engines of their own, and asked for with nothing kept. Ten times is as it should be; more is not. Beside
+// it, with Shim stopped, plain SQL for the same rows and core's work on them (shim.bench.BareScreens).
 //   node bench/screens/growth.mjs [--write]      the last keeps the table in docs/bench/growth.md
+import { execFileSync } from "node:child_process";
 import { randomUUID } from "node:crypto";
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
 import { demo, json, mainEngine, put, timed } from "../demo.mjs";
-import { at, tell } from "../tell.mjs";
+import { at, ROOT, tell } from "../tell.mjs";
 
 const SIZES = [
   { rounds: 10, tests: 6 },
@@ -13,6 +17,11 @@ const TIMES = 7;
 const SCREENS = ["hours", "rounds", "lash-history", "lash-drift", "readiness", "springs", "lifters", "cam", "file"];
 const UUID = /^[\da-f]{8}-[\da-f]{4}-[\da-f]{4}-[\da-f]{4}-[\da-f]{12}$/;
 const TIME = /^\d{4}-\d\d-\d\dT[\d:.]+Z$/;
+
+/** As Shim itself is run, all but its archive of classes, so that only what stands around the work differs. */
+const FLAGS = readFileSync(join(ROOT, "app/java.args"), "utf8")
+  .split("\n")
+  .filter((l) => l.startsWith("-XX:") && !l.startsWith("-XX:SharedArchiveFile"));
 
 /** A copy under ids of its own; what it speaks of that is not in it is looked up in `known`. */
 function renamed(part, known, own, days, hours) {
@@ -38,7 +47,11 @@ function grown(parts, count, known, copies) {
   return all.slice(-count);
 }
 
-const { base, end } = await demo();
+execFileSync("mvn", "-B -ntp -q -pl bench -am package -DskipTests -Dspotless.check.skip=true".split(" "), {
+  cwd: ROOT,
+  stdio: "inherit",
+});
+const { base, folder, stop, end } = await demo();
 const file = await json(fetch(`${base}/api/engines/${await mainEngine(base)}/file`));
 
 /** How long a screen's call takes that is computed anew. */
@@ -49,6 +62,7 @@ async function computed(address) {
 }
 
 const took = [];
+const engines = [];
 for (const { rounds, tests } of SIZES) {
   const known = new Map([[file.id, randomUUID()]]);
   const { lashRounds, springTests, jobs, openItems, ...rest } = file;
@@ -67,12 +81,31 @@ for (const { rounds, tests } of SIZES) {
     screens[s] = at(all.slice(3), 0.5);
   }
   took.push({ import: imported, ...screens });
+  engines.push(id);
 }
+await stop();
+const bare = JSON.parse(
+  execFileSync("java", [...FLAGS, "-cp", "bench/target/shim-bench.jar", "shim.bench.BareScreens", folder, ...engines], {
+    cwd: ROOT,
+    encoding: "utf8",
+  }),
+);
 const [small, big] = took;
+const times = (a, b) => (a / b).toFixed(1);
+/** Readiness and lifters rest on both, so the two together are the least they cost. */
+const least = (i, s) => bare[i][s] ?? bare[i]["lash-drift"] + bare[i].springs;
 const told = [
   "what | 10 rounds, 6 tests, ms | 100 rounds, 60 tests, ms | times",
   "---|---|---|---",
-  ...["import", ...SCREENS].map((s) => `${s} | ${small[s].toFixed(0)} | ${big[s].toFixed(0)} | ${(big[s] / small[s]).toFixed(1)}`),
+  ...["import", ...SCREENS].map((s) => `${s} | ${small[s].toFixed(0)} | ${big[s].toFixed(0)} | ${times(big[s], small[s])}`),
+  "",
+  "Against plain SQL for the same rows and the core's work on them, in the same run and with the same flags of Java; for lifters and readiness those of springs and lash-drift added up, the least they need:",
+  "",
+  "what | bare, 10 rounds, ms | Shim, times | bare, 100 rounds, ms | Shim, times",
+  "---|---|---|---|---",
+  ...["springs", "lash-drift", "lifters", "readiness"].map((s) =>
+    [s, least(0, s).toFixed(1), times(small[s], least(0, s)), least(1, s).toFixed(1), times(big[s], least(1, s))].join(" | "),
+  ),
 ].join("\n");
 tell("growth", told);
 await end();
