@@ -4,6 +4,7 @@ import { PersistQueryClientProvider } from "@tanstack/react-query-persist-client
 import { RouterProvider } from "@tanstack/react-router";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
+import { askAnew } from "./api/anew";
 import { ApiProblem } from "./api/client";
 import { lastSeen } from "./api/lastSeen";
 import { startSending } from "./outbox/outbox";
@@ -28,6 +29,7 @@ const queries = new QueryClient({
   },
 });
 
+askAnew(queries);
 receive(queries);
 startSending();
 openWithoutNetwork();

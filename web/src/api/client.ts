@@ -6,6 +6,9 @@ import type { components, paths } from "./schema";
 export type Schemas = components["schemas"];
 export type Valve = string;
 
+/** Refused, because something else was kept meanwhile. */
+const CONFLICT = 409;
+
 /** One field at fault, in a technician's words. */
 export interface FieldError {
   field: string;
@@ -29,7 +32,7 @@ export class ApiProblem extends Error {
   }
 
   get conflict() {
-    return this.status === 409 && !this.stopped;
+    return this.status === CONFLICT && !this.stopped;
   }
 
   /** Whoever began it has stopped it. */
@@ -64,6 +67,30 @@ api.use({
     const text = await response.text();
     // A status without a body takes none.
     return new Response(text === "" ? null : inUnit(text, unit), { status, statusText, headers });
+  },
+});
+
+type Kept = (path: string) => void;
+
+const listeners = new Set<Kept>();
+
+/** Told of everything that Shim keeps, by the call's path in the API's document. */
+export function onKept(listener: Kept): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+
+/** What stands at a device, or is under way, is on no record. */
+const ON_NO_RECORD = /^\/api\/(dial|tester|encoder|under-way)\b/;
+/** What is posted is a question, but for these. */
+const KEPT_BY_POST = new Set(["/api/backups", "/api/engines/{id}/spring-readings"]);
+const keeps = (method: string, path: string) =>
+  method === "PUT" || method === "DELETE" ? !ON_NO_RECORD.test(path) : KEPT_BY_POST.has(path);
+
+api.use({
+  onResponse({ request, response, schemaPath }) {
+    if (!(response.ok || response.status === CONFLICT) || !keeps(request.method, schemaPath)) return;
+    for (const tell of listeners) tell(schemaPath);
   },
 });
 

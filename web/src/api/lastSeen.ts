@@ -1,10 +1,19 @@
 import { createAsyncStoragePersister } from "@tanstack/query-async-storage-persister";
+import type { PersistedClient } from "@tanstack/react-query-persist-client";
 import { del, get, set } from "idb-keyval";
+import { mayChange } from "./anew";
 
 const A_WEEK_MS = 7 * 24 * 3600 * 1000;
 
 /** Says how something is this moment; seen before, it would mislead. */
 const ONLY_NOW = new Set(["danger", "condition", "tester", "dial"]);
+
+/** It was so then: shown at once, and asked anew. */
+export function asOfThen(text: string): PersistedClient {
+  const seen: PersistedClient = JSON.parse(text);
+  for (const query of seen.clientState.queries) query.state.isInvalidated = mayChange.predicate(query);
+  return seen;
+}
 
 /**
  * What was seen last is kept in the browser's database, so that a page opened while Shim does not
@@ -17,6 +26,7 @@ export const lastSeen = {
   persister: createAsyncStoragePersister({
     key: "shim.last-seen",
     throttleTime: 1000,
+    deserialize: asOfThen,
     storage: {
       getItem: (key) => get<string>(key).then((text) => text ?? null),
       setItem: set,

@@ -2,6 +2,9 @@ import { keepPreviousData, queryOptions, replaceEqualDeep } from "@tanstack/reac
 import { answered, api, type Schemas } from "./client";
 import { type KnownRound, newest as newestRound } from "./roundChange";
 
+/** Hangs on nothing but its question, whatever is kept. */
+const ALWAYS = { staleTime: Number.POSITIVE_INFINITY, meta: { always: true } };
+
 /** One factory per endpoint; features use these and never spell a URL twice. */
 export const engines = () =>
   queryOptions({ queryKey: ["engines"], queryFn: () => answered(api.GET("/api/engines")) });
@@ -16,14 +19,14 @@ export const presets = () =>
   queryOptions({
     queryKey: ["presets"],
     queryFn: () => answered(api.GET("/api/presets")),
-    staleTime: Number.POSITIVE_INFINITY,
+    ...ALWAYS,
   });
 
 export const about = () =>
   queryOptions({
     queryKey: ["about"],
     queryFn: () => answered(api.GET("/api/about")),
-    staleTime: Number.POSITIVE_INFINITY,
+    ...ALWAYS,
   });
 
 /** How the machine is that Shim runs on. */
@@ -48,7 +51,7 @@ export const sheetReading = (sheet: Schemas["EngineSheet"]) =>
   queryOptions({
     queryKey: ["sheet", sheet],
     queryFn: () => answered(api.POST("/api/calc/sheet", { body: sheet })),
-    staleTime: Number.POSITIVE_INFINITY,
+    ...ALWAYS,
     placeholderData: (before: Schemas["SheetReading"] | undefined) => before,
   });
 
@@ -56,7 +59,7 @@ export const comparison = (request: Schemas["CompareRequest"]) =>
   queryOptions({
     queryKey: ["plans", request],
     queryFn: () => answered(api.POST("/api/calc/setting-plans", { body: request })),
-    staleTime: Number.POSITIVE_INFINITY,
+    ...ALWAYS,
     placeholderData: (before: Schemas["Comparison"] | undefined) => before,
   });
 
@@ -64,7 +67,7 @@ export const plan = (request: Schemas["PlanRequest"]) =>
   queryOptions({
     queryKey: ["plan", request],
     queryFn: () => answered(api.POST("/api/calc/setting-plan", { body: request })),
-    staleTime: Number.POSITIVE_INFINITY,
+    ...ALWAYS,
     placeholderData: (before: Schemas["PlanView"] | undefined) => before,
   });
 
@@ -72,7 +75,7 @@ export const crankStands = (request: Schemas["StandsRequest"]) =>
   queryOptions({
     queryKey: ["crank-stands", request],
     queryFn: () => answered(api.POST("/api/calc/crank-stands", { body: request })),
-    staleTime: Number.POSITIVE_INFINITY,
+    ...ALWAYS,
   });
 
 export const rounds = (engineId: string) =>
@@ -236,7 +239,7 @@ export const sheetOfSpring = (sheet: Schemas["SpringSheet"]) =>
   queryOptions({
     queryKey: ["spring-sheet", sheet],
     queryFn: () => answered(api.POST("/api/calc/spring-sheet", { body: sheet })),
-    staleTime: Number.POSITIVE_INFINITY,
+    ...ALWAYS,
     placeholderData: (before: Schemas["SpringSheetReading"] | undefined) => before,
   });
 
@@ -290,21 +293,21 @@ export const practice = (moves: Schemas["PracticeMove"][]) =>
     queryKey: ["practice", moves],
     queryFn: () => answered(api.POST("/api/calc/practice", { body: { moves } })),
     placeholderData: (before: Schemas["PracticeView"] | undefined) => before,
-    staleTime: Number.POSITIVE_INFINITY,
+    ...ALWAYS,
   });
 
 export const changeSchools = () =>
   queryOptions({
     queryKey: ["change-schools"],
     queryFn: () => answered(api.GET("/api/change-schools")),
-    staleTime: Number.POSITIVE_INFINITY,
+    ...ALWAYS,
   });
 
 export const looks = () =>
   queryOptions({
     queryKey: ["looks"],
     queryFn: () => answered(api.GET("/api/looks")),
-    staleTime: Number.POSITIVE_INFINITY,
+    ...ALWAYS,
   });
 
 export const engineLifters = (engineId: string) =>

@@ -1,5 +1,5 @@
 import type { QueryClient } from "@tanstack/react-query";
-import { danger, engine, head, job, round, springTest } from "../api/queries";
+import { engine, head, job, round, springTest } from "../api/queries";
 import { withChange } from "../api/roundChange";
 import { isRoundChange, type Reply } from "./calls";
 import { heardFromShim, onDelivered } from "./outbox";
@@ -38,13 +38,6 @@ function take(queries: QueryClient, parcel: Parcel, reply: Reply) {
       if (engineId) void queries.invalidateQueries({ queryKey: [...engine(engineId).queryKey, "springs"] });
       return;
     }
-    case "seen":
-      void queries.invalidateQueries({ queryKey: engine(parcel.body.engineId).queryKey });
-      return;
-    case "unsee":
-    case "photo":
-      if (parcel.engineId) void queries.invalidateQueries({ queryKey: engine(parcel.engineId).queryKey });
-      return;
     case "camFigure":
       void queries.invalidateQueries({ queryKey: [...engine(parcel.engineId).queryKey, "cam"] });
       return;
@@ -54,9 +47,6 @@ function take(queries: QueryClient, parcel: Parcel, reply: Reply) {
     case "act":
     case "found":
     case "foundPhoto":
-      if (!reply || !("state" in reply)) return;
-      queries.setQueryData(job(parcel.jobId).queryKey, reply as never);
-      void queries.invalidateQueries({ queryKey: danger().queryKey });
-      if (reply.engineId) void queries.invalidateQueries({ queryKey: engine(reply.engineId).queryKey });
+      if (reply && "state" in reply) queries.setQueryData(job(parcel.jobId).queryKey, reply as never);
   }
 }

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import { Download } from "lucide-react";
 import { useState } from "react";
+import { askedAnew } from "../../api/anew";
 import { answered, api, type Schemas, wordsOf } from "../../api/client";
 import { backups } from "../../api/queries";
 import { Waiting } from "../../shell/EngineFrame";
@@ -114,7 +115,7 @@ function RestorePart() {
         check.reset();
         setDone(true);
         queries.removeQueries({ type: "inactive" });
-        return queries.invalidateQueries();
+        return askedAnew();
       },
     },
   );

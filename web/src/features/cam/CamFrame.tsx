@@ -8,7 +8,6 @@ import { type Cam, useCam } from "./useSitting";
 export interface BenchProps {
   engine: Schemas["EngineView"];
   cam: Cam;
-  again: () => Promise<void>;
 }
 
 /** A page of the Cam room: the engine's frame around it, the bench loaded. */
@@ -23,9 +22,9 @@ interface LoadedProps {
 }
 
 function Loaded({ engine, children }: LoadedProps) {
-  const { cam, error, again } = useCam(engine.id);
+  const { cam, error } = useCam(engine.id);
   if (!cam) return error ? <Problem error={error} /> : <Waiting />;
-  return children({ engine, cam, again });
+  return children({ engine, cam });
 }
 
 /** A titled part of a page. */

@@ -1,4 +1,5 @@
 import * as z from "zod";
+import { askedAnew } from "../../api/anew";
 import { answered, api, type Schemas } from "../../api/client";
 import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
@@ -54,7 +55,7 @@ const steps = () =>
     return all;
   });
 
-function Setup({ engine, cam, again }: BenchProps) {
+function Setup({ engine, cam }: BenchProps) {
   const { unit, hand, setHand } = useSettings();
   const b = cam.bench;
   const inch = (v: number) => heightText(v, unit);
@@ -116,7 +117,7 @@ function Setup({ engine, cam, again }: BenchProps) {
           },
         }),
       ),
-    kept: again,
+    kept: askedAnew,
   });
   const of = heightUnit(unit);
   const number = { inputMode: "decimal" as const };

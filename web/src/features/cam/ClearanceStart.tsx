@@ -1,5 +1,6 @@
 import { useState } from "react";
 import * as z from "zod";
+import { askedAnew } from "../../api/anew";
 import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
@@ -19,7 +20,7 @@ const sheet = (unit: LashUnit) =>
   z.object({ engineHours: hours(), travelIn: height(unit), lashIn: height(unit), note: words() });
 
 /** How gaps are going to be measured. */
-export function ClearanceStart({ engine, cam, again, onBegun }: BenchProps & { onBegun: () => void }) {
+export function ClearanceStart({ engine, cam, onBegun }: BenchProps & { onBegun: () => void }) {
   const { unit, hand, setHand } = useSettings();
   const [school, setSchool] = useState<School>("CHECKING_SPRING");
   const of = heightUnit(unit);
@@ -39,7 +40,7 @@ export function ClearanceStart({ engine, cam, again, onBegun }: BenchProps & { o
         note: r.note,
       }),
     kept: async () => {
-      await again();
+      await askedAnew();
       onBegun();
     },
   });

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import * as z from "zod";
+import { askedAnew } from "../../api/anew";
 import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
@@ -22,7 +23,7 @@ const sheet = (unit: LashUnit) =>
   });
 
 /** How a degreeing begins: by which readings, and what is done with the pointer. */
-export function DegreeStart({ engine, cam, again, onBegun }: BenchProps & { onBegun: () => void }) {
+export function DegreeStart({ engine, cam, onBegun }: BenchProps & { onBegun: () => void }) {
   const { unit, hand, setHand } = useSettings();
   const [way, setWay] = useState<"UNDER_NOSE" | "EVENTS">("UNDER_NOSE");
   const { box, submit, trouble, error, keeping } = useEntry({
@@ -47,7 +48,7 @@ export function DegreeStart({ engine, cam, again, onBegun }: BenchProps & { onBe
         note: read.note,
       }),
     kept: async () => {
-      await again();
+      await askedAnew();
       onBegun();
     },
   });

@@ -1,5 +1,6 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { askedAnew } from "../../api/anew";
 import { lashTuning } from "../../api/camQueries";
 import { answered, api } from "../../api/client";
 import { useSettings } from "../../shell/settings";
@@ -17,7 +18,7 @@ const WHY = {
 } as const;
 
 /** Lash from the card's to the lowest allowed: what moves with it, and one of them for the team. */
-export function LashSlider({ engine, cam, again }: BenchProps) {
+export function LashSlider({ engine, cam }: BenchProps) {
   const { unit, hand } = useSettings();
   const tuning = useQuery(lashTuning(engine.id)).data;
   const team = cam.lashes.teamIntakeIn;
@@ -30,7 +31,7 @@ export function LashSlider({ engine, cam, again }: BenchProps) {
           body: { ...lash, hand: hand || "–" },
         }),
       ),
-    onSuccess: again,
+    onSuccess: askedAnew,
   });
   if (!tuning) return null;
   if (tuning.why) {

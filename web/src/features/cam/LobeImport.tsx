@@ -1,5 +1,6 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
+import { askedAnew } from "../../api/anew";
 import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
 import { Initials } from "../../shell/Initials";
@@ -14,7 +15,7 @@ import type { BenchProps } from "./CamFrame";
 import { degText } from "./camWords";
 
 /** A lift table from a file or the clipboard: looked at first, then kept. */
-export function LobeImport({ engine, cam, again, onClose }: BenchProps & { onClose: () => void }) {
+export function LobeImport({ engine, cam, onClose }: BenchProps & { onClose: () => void }) {
   const { hand, setHand } = useSettings();
   const valves = engine.layout.banks.flatMap((b) => b.valves);
   const [csv, setCsv] = useState("");
@@ -39,7 +40,7 @@ export function LobeImport({ engine, cam, again, onClose }: BenchProps & { onClo
         }),
       ),
     onSuccess: async () => {
-      await again();
+      await askedAnew();
       onClose();
     },
   });

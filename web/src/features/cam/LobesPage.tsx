@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { askedAnew } from "../../api/anew";
 import { answered, api, type Schemas } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
@@ -15,7 +16,7 @@ export function LobesPage() {
   return <CamFrame>{(bench) => <Lobes {...bench} />}</CamFrame>;
 }
 
-function Lobes({ engine, cam, again }: BenchProps) {
+function Lobes({ engine, cam }: BenchProps) {
   const [taking, setTaking] = useState(false);
   const [shown, setShown] = useState<string>();
   const lobe = cam.lobes.find((l) => l.id === shown) ?? cam.lobes[0];
@@ -37,12 +38,12 @@ function Lobes({ engine, cam, again }: BenchProps) {
         <div className="grid items-start gap-3 min-[1000px]:grid-cols-[minmax(0,1fr)_minmax(0,1.3fr)]">
           <div className="grid gap-3">
             <Kept lobes={cam.lobes} shown={lobe.id} onShow={setShown} />
-            <Use engine={engine} cam={cam} again={again} lobe={lobe} />
+            <Use engine={engine} cam={cam} lobe={lobe} />
           </div>
           <LobeTold lobe={lobe} all={cam.lobes} />
         </div>
       )}
-      {taking && <LobeImport engine={engine} cam={cam} again={again} onClose={() => setTaking(false)} />}
+      {taking && <LobeImport engine={engine} cam={cam} onClose={() => setTaking(false)} />}
     </div>
   );
 }
@@ -82,7 +83,7 @@ function Kept({ lobes, shown, onShow }: KeptProps) {
   );
 }
 
-function Use({ engine, cam, again, lobe }: BenchProps & { lobe: Lobe }) {
+function Use({ engine, cam, lobe }: BenchProps & { lobe: Lobe }) {
   const { hand } = useSettings();
   const kind = lobe.valve.includes("I") ? "INTAKE" : "EXHAUST";
   const id = engine.id;
@@ -93,7 +94,7 @@ function Use({ engine, cam, again, lobe }: BenchProps & { lobe: Lobe }) {
         body: { hand: hand || "–" },
       }),
     );
-    await again();
+    await askedAnew();
   };
   const card = async () => {
     await answered(
@@ -102,7 +103,7 @@ function Use({ engine, cam, again, lobe }: BenchProps & { lobe: Lobe }) {
         body: { kind, hand: hand || "–" },
       }),
     );
-    await again();
+    await askedAnew();
   };
   const aside = async () => {
     await answered(
@@ -111,7 +112,7 @@ function Use({ engine, cam, again, lobe }: BenchProps & { lobe: Lobe }) {
         body: { hand: hand || "–" },
       }),
     );
-    await again();
+    await askedAnew();
   };
   const all = `all ${kind.toLowerCase()}s`;
   return lobe.inUse ? (

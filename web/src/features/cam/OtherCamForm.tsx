@@ -1,5 +1,6 @@
 import { useState } from "react";
 import * as z from "zod";
+import { askedAnew } from "../../api/anew";
 import { answered, api } from "../../api/client";
 import { newId } from "../../api/ids";
 import { Initials } from "../../shell/Initials";
@@ -37,7 +38,7 @@ const point = (tappetLiftIn?: number, durationDeg?: number) =>
   durationDeg === undefined ? [] : [{ tappetLiftIn, durationDeg }];
 
 /** Another cam by its card: one thought of, or one that was in before. */
-export function OtherCamForm({ engine, cam, again, onClose }: BenchProps & { onClose: () => void }) {
+export function OtherCamForm({ engine, cam, onClose }: BenchProps & { onClose: () => void }) {
   const { unit, hand, setHand } = useSettings();
   const [id] = useState(newId);
   const of = heightUnit(unit);
@@ -99,7 +100,7 @@ export function OtherCamForm({ engine, cam, again, onClose }: BenchProps & { onC
         }),
       ),
     kept: async () => {
-      await again();
+      await askedAnew();
       onClose();
     },
   });
@@ -144,7 +145,7 @@ export function OtherCamForm({ engine, cam, again, onClose }: BenchProps & { onC
           Hold it beside this one
         </Button>
         {cam.others.map((o) => (
-          <Button key={o.id} onClick={() => putAside(engine.id, o, hand || "–").then(again)}>
+          <Button key={o.id} onClick={() => putAside(engine.id, o, hand || "–")}>
             Put {o.other.name} aside
           </Button>
         ))}

@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { askedAnew } from "../../api/anew";
 import { pushrodSitting } from "../../api/camQueries";
 import { HeldParcels } from "../../outbox/HeldParcels";
 import { KeptHere } from "../../outbox/KeptHere";
@@ -33,7 +34,7 @@ function Pushrods(bench: BenchProps) {
       hand: hand || "–",
       state: "COLD",
     });
-    await bench.again();
+    await askedAnew();
   };
   if (bench.engine.sheet.drive?.lifter === "BUCKET") {
     return <p className="p-3">This engine has buckets and shims: no pushrods.</p>;

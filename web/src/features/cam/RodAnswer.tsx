@@ -1,8 +1,8 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
+import { askedAnew } from "../../api/anew";
 import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
-import { stock } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
@@ -19,7 +19,6 @@ interface RodAnswerProps {
 export function RodAnswer({ engine, view }: RodAnswerProps) {
   const { unit, hand } = useSettings();
   const [few, setFew] = useState<number>();
-  const queries = useQueryClient();
   const text = (inch: number) => heightText(inch, unit);
   const last = view.choices.length - 1;
   const choice = view.choices[Math.min(few ?? last, last)];
@@ -48,7 +47,7 @@ export function RodAnswer({ engine, view }: RodAnswerProps) {
         );
       }
     },
-    onSuccess: () => queries.invalidateQueries({ queryKey: stock().queryKey }),
+    onSuccess: askedAnew,
   });
   if (view.rods.length === 0)
     return <Notice tone="know">What to order stands here as soon as a valve is read.</Notice>;

@@ -25,7 +25,7 @@ export function SideBySidePage() {
 const nameOf = (c: Column, card?: string) =>
   c.otherId ? c.name : c.name === "card" ? "by the card alone" : (card ?? "in the engine");
 
-function Sides({ engine, cam, again }: BenchProps) {
+function Sides({ engine, cam }: BenchProps) {
   const query = useQuery(sideBySide(engine.id));
   const [adding, setAdding] = useState(false);
   const [against, setAgainst] = useState<string>();
@@ -56,12 +56,12 @@ function Sides({ engine, cam, again }: BenchProps) {
         <div className="grid items-start gap-3 min-[1000px]:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
           <div className="grid gap-3">
             <Table cams={cams} card={cam.card} others={cam.others} onShow={setAgainst} />
-            {!cam.hydraulic && <LashSlider engine={engine} cam={cam} again={again} />}
+            {!cam.hydraulic && <LashSlider engine={engine} cam={cam} />}
           </div>
           <LiftsDrawing own={first} other={other} names={[nameOf(first, cam.card), other?.name ?? ""]} />
         </div>
       )}
-      {adding && <OtherCamForm engine={engine} cam={cam} again={again} onClose={() => setAdding(false)} />}
+      {adding && <OtherCamForm engine={engine} cam={cam} onClose={() => setAdding(false)} />}
     </div>
   );
 }

@@ -1,5 +1,6 @@
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
+import { askedAnew } from "../../api/anew";
 import { cam as camQuery } from "../../api/camQueries";
 import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
@@ -14,12 +15,10 @@ export type What = CamFigure["what"];
 export type Sitting = Schemas["SittingSheet"];
 export type Known = Schemas["CamReadingView"];
 
-/** The bench of an engine, and how it is asked for anew. */
+/** The bench of an engine. */
 export function useCam(engineId: string) {
-  const queries = useQueryClient();
   const query = useQuery(camQuery(engineId));
-  const again = () => queries.invalidateQueries({ queryKey: camQuery(engineId).queryKey });
-  return { cam: query.data, error: query.error, again };
+  return { cam: query.data, error: query.error };
 }
 
 /** A figure as it stands: taken by Shim, or waiting on this device. */
@@ -50,7 +49,6 @@ interface Of {
 
 /** Readings of one sitting, with what waits on this device laid over what Shim has. */
 export function useReadings({ engineId, sittingId, page, known }: Of) {
-  const { again } = useCam(engineId);
   const { hand } = useSettings();
   const box = useWaiting();
   const parcels = useMemo(
@@ -78,7 +76,7 @@ export function useReadings({ engineId, sittingId, page, known }: Of) {
         body: { hand: hand || last.hand },
       }),
     );
-    await again();
+    await askedAnew();
   };
   return { figures, parcels, read, takeBack, hand };
 }

@@ -3,7 +3,7 @@ import { useState } from "react";
 import * as z from "zod";
 import { answered, api, type Valve } from "../../api/client";
 import { newId } from "../../api/ids";
-import { engine as engineQuery } from "../../api/queries";
+import { engine as engineQuery, openItems } from "../../api/queries";
 import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
@@ -11,7 +11,6 @@ import { Field, Select } from "../../ui/Field";
 import { Sheet } from "../../ui/Sheet";
 import { useEntry } from "../../ui/useEntry";
 import { figure } from "../../units/boxes";
-import { openWorkIs } from "./openWork";
 
 const NOTE = z.object({
   words: z.string(),
@@ -52,7 +51,7 @@ export function NoteForm({ engineId, onClose }: NoteFormProps) {
         }),
       ),
     kept: (all) => {
-      void openWorkIs(queries, engineId, all);
+      queries.setQueryData(openItems(engineId).queryKey, all);
       onClose();
     },
   });

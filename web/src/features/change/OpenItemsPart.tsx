@@ -9,7 +9,6 @@ import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { day } from "../../words/days";
 import { NoteForm } from "./NoteForm";
-import { openWorkIs } from "./openWork";
 
 const KINDS: Record<Schemas["OpenItem"]["kind"], string> = {
   ORDER: "on order",
@@ -91,7 +90,7 @@ function Item({ item, engineId }: { item: Schemas["OpenItem"]; engineId: string 
           body: { hand: hand || item.hand, why },
         }),
       ),
-    onSuccess: (all) => openWorkIs(queries, engineId, all),
+    onSuccess: (all) => queries.setQueryData(openItems(engineId).queryKey, all),
   });
   return (
     <li className="border-t border-hair py-1">

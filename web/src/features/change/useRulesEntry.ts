@@ -1,5 +1,5 @@
-import { useQueryClient } from "@tanstack/react-query";
 import * as z from "zod";
+import { askedAnew } from "../../api/anew";
 import { answered, api, type Schemas } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { useEntry } from "../../ui/useEntry";
@@ -71,7 +71,6 @@ export const BLANK_TORQUE = {
 /** How the team works, as boxes, and kept for every plan to come. */
 export function useRulesEntry(engineId: string, rules: Rules) {
   const { hand, unit } = useSettings();
-  const queries = useQueryClient();
   return useEntry({
     schema: rulesIn(unit, rules),
     first: {
@@ -107,6 +106,6 @@ export function useRulesEntry(engineId: string, rules: Rules) {
           },
         }),
       ),
-    kept: () => queries.invalidateQueries({ queryKey: ["engines", engineId] }),
+    kept: askedAnew,
   });
 }

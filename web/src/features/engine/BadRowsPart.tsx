@@ -1,7 +1,8 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { askedAnew } from "../../api/anew";
 import { answered, api, type Schemas, wordsOf } from "../../api/client";
-import { badRows, engine } from "../../api/queries";
+import { badRows } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Field } from "../../ui/Field";
@@ -50,7 +51,6 @@ export function BadRowsPart({ engineId }: { engineId: string }) {
 }
 
 function Row({ engineId, row }: { engineId: string; row: BadRow }) {
-  const queries = useQueryClient();
   const { hand } = useSettings();
   const [text, setText] = useState("");
   const mend = useMutation({
@@ -61,7 +61,7 @@ function Row({ engineId, row }: { engineId: string; row: BadRow }) {
           body: { value, hand },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries({ queryKey: engine(engineId).queryKey }),
+    onSuccess: askedAnew,
   });
   const value = readNumber(text);
   return (

@@ -72,7 +72,6 @@ function Setup({ unit, start, stored, draftKey }: SetupProps) {
     onSuccess: (engine) => {
       localStorage.removeItem(draftKey);
       queries.setQueryData(["engines", id], engine);
-      void queries.invalidateQueries({ queryKey: ["engines"] });
       void navigate({ to: "/engines/$id", params: { id } });
     },
   });

@@ -44,10 +44,7 @@ export function useSpringTest(id: string) {
       await whenAllSent((p) => ofTest([p], id).length > 0);
       return answered(api.PUT("/api/spring-tests/{id}/end", { params: { path: { id } }, body: { hand } }));
     },
-    onSuccess: (now: SpringTest) => {
-      queries.setQueryData(key, now);
-      void queries.invalidateQueries({ queryKey: ["engines", now.engineId] });
-    },
+    onSuccess: (now: SpringTest) => queries.setQueryData(key, now),
   });
 
   /** Keeps a reading; answers with the test as it then stands, or why it cannot be kept. */

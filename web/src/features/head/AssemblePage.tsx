@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { useNavigate, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import * as z from "zod";
@@ -45,7 +45,6 @@ interface AssembleProps {
 function Assemble({ head, kinds }: AssembleProps) {
   const { hand, setHand } = useSettings();
   const navigate = useNavigate();
-  const queries = useQueryClient();
   const [id] = useState(newId);
   const all = head.layout.banks.flatMap((b) => b.valves);
   const bare = all.filter((v) => !head.springs.some((s) => s.valve === v));
@@ -72,10 +71,7 @@ function Assemble({ head, kinds }: AssembleProps) {
           },
         }),
       ),
-    kept: async () => {
-      void queries.invalidateQueries({ queryKey: ["heads"] });
-      await navigate({ to: "/jobs/$id", params: { id } });
-    },
+    kept: () => navigate({ to: "/jobs/$id", params: { id } }),
   });
   const options = kinds.map(
     (k) =>

@@ -85,7 +85,6 @@ export function HeadForm({ head, onClose }: HeadFormProps) {
       ),
     kept: async (view) => {
       queries.setQueryData(headQuery(id).queryKey, view);
-      void queries.invalidateQueries({ queryKey: ["heads"] });
       onClose();
       if (!head) await navigate({ to: "/heads/$id", params: { id } });
     },

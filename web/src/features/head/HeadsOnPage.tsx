@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { useNavigate, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import * as z from "zod";
@@ -49,7 +49,6 @@ interface OnProps {
 function On({ head, engines }: OnProps) {
   const { hand, setHand } = useSettings();
   const navigate = useNavigate();
-  const queries = useQueryClient();
   const [id] = useState(newId);
   const [fixings, setFixings] = useState(false);
   const start = engines.find((e) => e.id === head.sheet.madeFor) ?? engines[0];
@@ -85,10 +84,7 @@ function On({ head, engines }: OnProps) {
           },
         }),
       ),
-    kept: async () => {
-      void queries.invalidateQueries();
-      await navigate({ to: "/jobs/$id", params: { id } });
-    },
+    kept: () => navigate({ to: "/jobs/$id", params: { id } }),
   });
   useHoursNow(form.watch("engineId"), (text) => form.setValue("engineHours", text));
   const refused = error("headId");

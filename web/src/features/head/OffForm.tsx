@@ -1,7 +1,8 @@
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { useNavigate } from "@tanstack/react-router";
 import { useState } from "react";
 import * as z from "zod";
+import { askedAnew } from "../../api/anew";
 import { answered, api } from "../../api/client";
 import { newId } from "../../api/ids";
 import { engines as enginesQuery, heads as headsQuery } from "../../api/queries";
@@ -20,7 +21,6 @@ const off = z.object({ engineId: z.string(), engineHours: hours(), name: z.strin
 /** Heads come off an engine; those without a record get one under a name. */
 export function OffForm({ engineId, onClose }: { engineId?: string; onClose: () => void }) {
   const { hand, setHand } = useSettings();
-  const queries = useQueryClient();
   const navigate = useNavigate();
   const known = useQuery(enginesQuery()).data ?? [];
   const sitting = useQuery(headsQuery()).data ?? [];
@@ -46,7 +46,7 @@ export function OffForm({ engineId, onClose }: { engineId?: string; onClose: () 
       );
     },
     kept: async (view) => {
-      await queries.invalidateQueries();
+      await askedAnew();
       onClose();
       await navigate({ to: "/heads/$id", params: { id: view.id } });
     },

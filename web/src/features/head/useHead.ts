@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { answered, api } from "../../api/client";
 import { newId } from "../../api/ids";
-import { head as headQuery, heads as headsQuery, stock as stockQuery } from "../../api/queries";
+import { head as headQuery } from "../../api/queries";
 import { discard, post } from "../../outbox/outbox";
 import type { ParcelOf } from "../../outbox/parcel";
 import { useWaiting } from "../../outbox/useOutbox";
@@ -45,9 +45,5 @@ export function useHead(id: string) {
     );
     queries.setQueryData(headQuery(id).queryKey, view);
   };
-  const changed = async () => {
-    void queries.invalidateQueries({ queryKey: stockQuery().queryKey });
-    await queries.invalidateQueries({ queryKey: headsQuery().queryKey });
-  };
-  return { head: query.data, error: query.error, figures, parcels, read, takeBack, changed, hand };
+  return { head: query.data, error: query.error, figures, parcels, read, takeBack, hand };
 }

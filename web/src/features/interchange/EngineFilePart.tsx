@@ -1,5 +1,5 @@
-import { useQueryClient } from "@tanstack/react-query";
 import { useNavigate } from "@tanstack/react-router";
+import { askedAnew } from "../../api/anew";
 import { answered, api, type Schemas } from "../../api/client";
 import { useLongWork } from "../../ui/LongWork";
 import { Notice } from "../../ui/Notice";
@@ -7,7 +7,6 @@ import { FILE_BOX } from "./fileBox";
 
 /** Takes an engine's file in, as a whole or not at all, and opens that engine. */
 export function EngineFilePart() {
-  const queries = useQueryClient();
   const navigate = useNavigate();
   const take = useLongWork(
     async (file: File, headers) => {
@@ -21,7 +20,7 @@ export function EngineFilePart() {
     },
     {
       onSuccess: async (taken) => {
-        await queries.invalidateQueries();
+        await askedAnew();
         void navigate({ to: "/engines/$id", params: { id: taken.id } });
       },
     },

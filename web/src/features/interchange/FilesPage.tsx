@@ -1,4 +1,3 @@
-import { useQueryClient } from "@tanstack/react-query";
 import { useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import { ApiProblem, answered, api, type Schemas } from "../../api/client";
@@ -41,20 +40,17 @@ export function FilesPage() {
 const EXAMPLE = "date;engine_hours;valve;height_in;load\n2026-05-10;1.2;1I;1.950;216.5";
 
 function NotebookPart({ engineId }: { engineId: string }) {
-  const queries = useQueryClient();
   const { hand, setHand } = useSettings();
   const [text, setText] = useState("");
-  const take = useLongWork(
-    (keep: boolean, followed) =>
-      answered(
-        api.POST("/api/engines/{id}/spring-readings", {
-          params: { path: { id: engineId }, query: { hand, keep } },
-          body: text,
-          bodySerializer: (b: string) => b,
-          headers: { "Content-Type": "text/csv", ...followed },
-        }),
-      ),
-    { onSuccess: (p) => p.kept && queries.invalidateQueries({ queryKey: ["engines", engineId] }) },
+  const take = useLongWork((keep: boolean, followed) =>
+    answered(
+      api.POST("/api/engines/{id}/spring-readings", {
+        params: { path: { id: engineId }, query: { hand, keep } },
+        body: text,
+        bodySerializer: (b: string) => b,
+        headers: { "Content-Type": "text/csv", ...followed },
+      }),
+    ),
   );
   const problem = take.error instanceof ApiProblem ? take.error : undefined;
   const seen = take.data;

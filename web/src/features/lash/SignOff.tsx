@@ -41,10 +41,7 @@ export function SignOff({ round, waits }: { round: Round; waits: readonly RoundP
       await whenAllSent((p) => ofRound([p], round.id).length > 0);
       return answered(api.PUT("/api/rounds/{id}/signature", { params: { path: { id: round.id } }, body }));
     },
-    kept: (r) => {
-      queries.setQueryData(roundQuery(round.id).queryKey, r);
-      void queries.invalidateQueries({ queryKey: ["engines", round.engineId] });
-    },
+    kept: (r) => queries.setQueryData(roundQuery(round.id).queryKey, r),
   });
   if (round.signedBy) {
     return (

@@ -1,6 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import * as z from "zod";
+import { askedAnew } from "../../api/anew";
 import { answered, api, type Schemas, wordsOf } from "../../api/client";
 import { newId } from "../../api/ids";
 import { UnknownInitials } from "../../shell/Initials";
@@ -12,7 +13,6 @@ import { nth } from "../../ui/nth";
 import { useEntry } from "../../ui/useEntry";
 import { figure } from "../../units/boxes";
 import { loadText, loadUnit } from "../../units/load";
-import { useSeen } from "./useSeen";
 
 interface LifterPartProps {
   engineId: string;
@@ -45,7 +45,7 @@ export function LifterPart({ engineId, story, known }: LifterPartProps) {
         )}
         {story.causes.length === 0 && <UnknownInitials />}
         {lifter ? (
-          <TakeOut engineId={engineId} lifter={lifter} known={known} />
+          <TakeOut lifter={lifter} known={known} />
         ) : (
           <PutIn engineId={engineId} story={story} known={known} />
         )}
@@ -66,14 +66,12 @@ export function LifterPart({ engineId, story, known }: LifterPartProps) {
 }
 
 interface TakeOutProps {
-  engineId: string;
   lifter: Schemas["LifterView"];
   known: Schemas["EngineLifters"];
 }
 
-function TakeOut({ engineId, lifter, known }: TakeOutProps) {
+function TakeOut({ lifter, known }: TakeOutProps) {
   const { hand } = useSettings();
-  const { fresh } = useSeen(engineId, known.engineHours);
   const [why, setWhy] = useState("");
   const [scrapped, setScrapped] = useState(false);
   const out = useMutation({
@@ -84,7 +82,7 @@ function TakeOut({ engineId, lifter, known }: TakeOutProps) {
           body: { toHours: known.engineHours, scrapped, hand, why },
         }),
       ),
-    onSuccess: fresh,
+    onSuccess: askedAnew,
   });
   const rebuilt = useMutation({
     mutationFn: () =>
@@ -96,7 +94,7 @@ function TakeOut({ engineId, lifter, known }: TakeOutProps) {
       ),
     onSuccess: () => {
       setWhy("");
-      return fresh();
+      return askedAnew();
     },
   });
   const trouble = wordsOf(out.error ?? rebuilt.error);
@@ -139,7 +137,6 @@ const asked = z.object({
 
 function PutIn({ engineId, story, known }: LifterPartProps) {
   const { hand } = useSettings();
-  const seen = useSeen(engineId, known.engineHours);
   const [ids] = useState(() => ({ lifter: newId(), fitting: newId() }));
   const { form, box, submit, keeping, trouble } = useEntry({
     schema: asked,
@@ -165,7 +162,7 @@ function PutIn({ engineId, story, known }: LifterPartProps) {
           },
         }),
       ),
-    kept: seen.fresh,
+    kept: askedAnew,
     fields: { mark: "lifter.mark", kind: "lifter.kind", hoursBefore: "lifter.hoursBefore" },
   });
   return (

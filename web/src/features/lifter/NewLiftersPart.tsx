@@ -1,5 +1,6 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
+import { askedAnew } from "../../api/anew";
 import { answered, api, type Schemas, wordsOf } from "../../api/client";
 import { newId } from "../../api/ids";
 import { UnknownInitials } from "../../shell/Initials";
@@ -8,7 +9,6 @@ import { Button } from "../../ui/Button";
 import { Check, Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { readNumber } from "../../units/load";
-import { useSeen } from "./useSeen";
 
 interface NewLiftersPartProps {
   engine: Schemas["EngineView"];
@@ -18,7 +18,6 @@ interface NewLiftersPartProps {
 /** A whole set put in at once: one mark for the set, each lifter named by its valve. */
 export function NewLiftersPart({ engine, known }: NewLiftersPartProps) {
   const { hand } = useSettings();
-  const { fresh } = useSeen(engine.id, known.engineHours);
   const [setId] = useState(() => newId());
   const [set, setSet] = useState("");
   const [before, setBefore] = useState("0");
@@ -46,7 +45,7 @@ export function NewLiftersPart({ engine, known }: NewLiftersPartProps) {
           },
         }),
       ),
-    onSettled: fresh,
+    onSettled: askedAnew,
   });
   const trouble = wordsOf(put.error);
   return (

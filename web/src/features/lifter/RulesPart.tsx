@@ -1,5 +1,5 @@
-import { useQueryClient } from "@tanstack/react-query";
 import * as z from "zod";
+import { askedAnew } from "../../api/anew";
 import { answered, api, type Schemas } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
@@ -19,7 +19,6 @@ const RULES = z.object({
 
 /** Intervals by kind and how small a drift is worth finding: the team's own. */
 export function RulesPart({ engineId, rules }: { engineId: string; rules: Rules }) {
-  const queries = useQueryClient();
   const { hand } = useSettings();
   const { box, submit, keeping, kept, trouble } = useEntry({
     schema: RULES,
@@ -36,7 +35,7 @@ export function RulesPart({ engineId, rules }: { engineId: string; rules: Rules 
           body,
         }),
       ),
-    kept: () => queries.invalidateQueries({ queryKey: ["engines", engineId] }),
+    kept: askedAnew,
   });
   return (
     <details className="scribed rounded px-4 py-2">

@@ -1,4 +1,3 @@
-import { useQueryClient } from "@tanstack/react-query";
 import { useMemo, useState } from "react";
 import type { Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
@@ -12,12 +11,10 @@ export type Seen = Omit<Schemas["FindingSeen"], "engineId" | "engineHours" | "ha
 
 /** Keeps what was seen on this device at once, under an id made here, and sends it. */
 export function useSeen(engineId: string, engineHours: number) {
-  const queries = useQueryClient();
   const { hand } = useSettings();
   const box = useWaiting();
   const parcels = useMemo(() => ofEngine(box, engineId), [box, engineId]);
   const [trouble, setTrouble] = useState<string>();
-  const fresh = () => queries.invalidateQueries({ queryKey: ["engines", engineId] });
 
   const tried = (work: () => void): boolean => {
     try {
@@ -52,5 +49,5 @@ export function useSeen(engineId: string, engineHours: number) {
       const known = !parcels.some((p) => p.kind === "seen" && p.findingId === findingId);
       post({ kind: "unsee", findingId, engineId, known });
     });
-  return { see, unsee, fresh, parcels, trouble };
+  return { see, unsee, parcels, trouble };
 }

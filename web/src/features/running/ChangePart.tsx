@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { answered, api, type Schemas, type Valve } from "../../api/client";
 import { newId } from "../../api/ids";
@@ -73,7 +73,6 @@ interface ChangeFormProps {
 }
 
 function ChangeForm({ engine, hours, onClose }: ChangeFormProps) {
-  const queries = useQueryClient();
   const settings = useSettings();
   const [id] = useState(() => newId());
   const [part, setPart] = useState<Part>("PUSHROD");
@@ -90,7 +89,6 @@ function ChangeForm({ engine, hours, onClose }: ChangeFormProps) {
       ),
     onSuccess: () => {
       settings.setHand(hand);
-      void queries.invalidateQueries({ queryKey: ["engines", engine.id] });
       onClose();
     },
   });

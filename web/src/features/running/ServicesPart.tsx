@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import * as z from "zod";
 import { answered, api, type Schemas } from "../../api/client";
-import { services as servicesQuery, turnaround } from "../../api/queries";
+import { services as servicesQuery } from "../../api/queries";
 import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
@@ -122,8 +122,6 @@ function ServiceForm({ engineId, hours, service, onClose }: ServiceFormProps) {
       ),
     kept: (all) => {
       queries.setQueryData(servicesQuery(engineId).queryKey, all);
-      void queries.invalidateQueries({ queryKey: ["engines", engineId] });
-      void queries.invalidateQueries({ queryKey: turnaround().queryKey });
       onClose();
     },
   });

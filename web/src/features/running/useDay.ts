@@ -1,6 +1,6 @@
-import { useQueryClient } from "@tanstack/react-query";
 import { useFieldArray } from "react-hook-form";
 import * as z from "zod";
+import { askedAnew } from "../../api/anew";
 import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
 import { useSettings } from "../../shell/settings";
@@ -50,7 +50,6 @@ const blank = () => ({
 
 /** A day's runs, a line each; there is always a blank one to go on with. */
 export function useDay(engineId: string, events: Schemas["EventView"][], done: () => void) {
-  const queries = useQueryClient();
   const { hand } = useSettings();
   const entry = useEntry({
     schema: DAY,
@@ -92,7 +91,7 @@ export function useDay(engineId: string, events: Schemas["EventView"][], done: (
         }),
       ),
     kept: async () => {
-      await queries.invalidateQueries({ queryKey: ["engines", engineId] });
+      await askedAnew();
       done();
     },
   });

@@ -1,6 +1,7 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import * as z from "zod";
+import { askedAnew } from "../../api/anew";
 import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
 import { springStock } from "../../api/queries";
@@ -33,7 +34,6 @@ const exchangeIn = (unit: LashUnit) =>
 /** One valve's spring exchanged, or what stands in its pocket measured anew. */
 export function FittingPart({ engineId, known }: FittingPartProps) {
   const { unit, hand, setHand } = useSettings();
-  const queries = useQueryClient();
   const stock = useQuery(springStock()).data ?? [];
   const first = worstFirst(known.springs)[0];
   const heightBox = (inch: number | undefined) => boxText(inch, (v) => heightText(v, unit));
@@ -70,7 +70,7 @@ export function FittingPart({ engineId, known }: FittingPartProps) {
         }),
       );
     },
-    kept: () => queries.invalidateQueries(),
+    kept: askedAnew,
     elsewhere: ["hand"],
     fields: { heightIn: "in.heightIn", toHours: "removal.toHours" },
   });
@@ -120,7 +120,6 @@ export function FittingPart({ engineId, known }: FittingPartProps) {
 }
 
 function NewSpare({ typeId }: { typeId: string }) {
-  const queries = useQueryClient();
   const { hand } = useSettings();
   const [mark, setMark] = useState("");
   const keep = useMutation({
@@ -133,7 +132,7 @@ function NewSpare({ typeId }: { typeId: string }) {
       ),
     onSuccess: () => {
       setMark("");
-      return queries.invalidateQueries({ queryKey: springStock().queryKey });
+      return askedAnew();
     },
   });
   return (

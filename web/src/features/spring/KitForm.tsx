@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import * as z from "zod";
+import { askedAnew } from "../../api/anew";
 import { answered, api, type Schemas } from "../../api/client";
 import { springKit } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
@@ -124,7 +125,7 @@ function Known({ typeId, name, kit, onClose }: KitFormProps & { kit: Kit }) {
     },
     kept: async (stored) => {
       queries.setQueryData(springKit(typeId).queryKey, stored);
-      await queries.invalidateQueries({ queryKey: ["heads"] });
+      await askedAnew();
       onClose();
     },
   });

@@ -1,6 +1,7 @@
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import * as z from "zod";
+import { askedAnew } from "../../api/anew";
 import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
 import { springTypes } from "../../api/queries";
@@ -32,7 +33,6 @@ const setIn = (unit: LashUnit) =>
 /** A data sheet, and a whole set of it put into every valve that has no spring. */
 export function NewSetPart({ engineId, known }: NewSetPartProps) {
   const { unit, hand, setHand } = useSettings();
-  const queries = useQueryClient();
   const types = useQuery(springTypes()).data ?? [];
   const [freshId] = useState(() => newId());
   const [setId] = useState(() => newId());
@@ -67,7 +67,7 @@ export function NewSetPart({ engineId, known }: NewSetPartProps) {
         }),
       );
     },
-    kept: () => queries.invalidateQueries(),
+    kept: askedAnew,
     elsewhere: ["hand"],
   });
   const fresh = form.watch("typeId") === "new";

@@ -1,5 +1,6 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useMutation } from "@tanstack/react-query";
 import { type FormEvent, useEffect, useRef, useState } from "react";
+import { askedAnew } from "../../api/anew";
 import { ApiProblem, answered, api, type Schemas } from "../../api/client";
 import { Initials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
@@ -18,15 +19,13 @@ const FIGURES = ["height", "sealGap", "pocket", "coilGap"] as const;
 export type Pocket = Schemas["PocketView"];
 
 interface PocketFormProps {
-  engineId: string;
   pocket: Pocket;
   onNext: () => void;
 }
 
 /** One pocket: the height is the figure; the rest stays as it was unless it is written anew. */
-export function PocketForm({ engineId, pocket, onNext }: PocketFormProps) {
+export function PocketForm({ pocket, onNext }: PocketFormProps) {
   const { unit, hand, setHand } = useSettings();
-  const queries = useQueryClient();
   const box = useRef<HTMLInputElement>(null);
   const f = pocket.fitting;
   const text = (inch: number | undefined) => (inch === undefined ? "" : heightText(inch, unit));
@@ -67,7 +66,7 @@ export function PocketForm({ engineId, pocket, onNext }: PocketFormProps) {
         }),
       ),
     onSuccess: async () => {
-      await queries.invalidateQueries({ queryKey: ["engines", engineId] });
+      await askedAnew();
       onNext();
     },
   });

@@ -95,7 +95,6 @@ function Heights({ engine, known }: HeightsProps) {
       </section>
       <PocketForm
         key={pocket.position}
-        engineId={engine.id}
         pocket={pocket}
         onNext={() => setValve(nth(all, (at + 1) % all.length).position)}
       />

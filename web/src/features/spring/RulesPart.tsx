@@ -1,6 +1,6 @@
-import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import * as z from "zod";
+import { askedAnew } from "../../api/anew";
 import { answered, api, type Schemas } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
@@ -74,7 +74,6 @@ const rulesIn = (unit: LashUnit, was: Rules) =>
 /** Limits and schools: the team's to set, each with its usual value. */
 export function RulesPart({ engineId, rules }: RulesPartProps) {
   const { unit, hand } = useSettings();
-  const queries = useQueryClient();
   const heightOf = (v: number | undefined) => boxText(v, (n) => heightText(n, unit));
   const heights = (v: number[] | undefined) => (v ?? []).map((n) => heightText(n, unit)).join(" ");
   const [links, setLinks] = useState(() => linkTexts(rules.links ?? [], unit));
@@ -111,7 +110,7 @@ export function RulesPart({ engineId, rules }: RulesPartProps) {
         }),
       );
     },
-    kept: () => queries.invalidateQueries({ queryKey: ["engines", engineId] }),
+    kept: askedAnew,
     elsewhere: ["links", "exhaustLinks"],
   });
   const inch = heightUnit(unit);

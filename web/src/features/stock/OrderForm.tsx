@@ -1,5 +1,6 @@
 import { useState } from "react";
 import * as z from "zod";
+import { askedAnew } from "../../api/anew";
 import { answered, api } from "../../api/client";
 import { newId } from "../../api/ids";
 import { useSettings } from "../../shell/settings";
@@ -63,7 +64,7 @@ const FOUND_STATES = ["MEASURED", "REFUSED"];
 
 /** A part that is wanted, from the order to the bench. */
 export function OrderForm({ order, start, tasks = [], onClose }: OrderFormProps) {
-  const { stock, changed } = useStock();
+  const { stock } = useStock();
   const { hand, unit } = useSettings();
   const [id] = useState(() => order?.id ?? newId());
   const was = order?.order;
@@ -135,7 +136,7 @@ export function OrderForm({ order, start, tasks = [], onClose }: OrderFormProps)
       );
     },
     kept: async () => {
-      await changed();
+      await askedAnew();
       onClose();
     },
   });

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import * as z from "zod";
+import { askedAnew } from "../../api/anew";
 import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
 import { useSettings } from "../../shell/settings";
@@ -10,7 +11,6 @@ import { useEntry } from "../../ui/useEntry";
 import { boxText, figure, untouched } from "../../units/boxes";
 import type { LashUnit } from "../../units/lash";
 import { figureText, figureUnit, type Kind, readFigure, WHATS, type What } from "./shelf";
-import { useStock } from "./useStock";
 
 interface PartFormProps {
   /** Missing for a new one. */
@@ -48,7 +48,6 @@ const BLANK = { what: "", wanted: "", below: "", above: "" };
 
 /** A kind of part: where it lies, how many, who delivers it, and what decides that it fits. */
 export function PartForm({ kind, onClose }: PartFormProps) {
-  const { changed } = useStock();
   const { hand, unit } = useSettings();
   const [id] = useState(() => kind?.id ?? newId());
   const sheet = kind?.sheet;
@@ -111,7 +110,7 @@ export function PartForm({ kind, onClose }: PartFormProps) {
       );
     },
     kept: async () => {
-      await changed();
+      await askedAnew();
       onClose();
     },
   });

@@ -1,6 +1,6 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useMutation } from "@tanstack/react-query";
+import { askedAnew } from "../../api/anew";
 import { answered, api, wordsOf } from "../../api/client";
-import { turnaround as turnaroundQuery } from "../../api/queries";
 import { InlineInitials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
@@ -11,7 +11,6 @@ import { at, slipWords } from "./words";
 
 /** What is other than in the plan people work to; it is never changed under their hands. */
 export function Slips({ turnaround: t }: { turnaround: Turnaround }) {
-  const queries = useQueryClient();
   const { hand } = useSettings();
   const agree = useMutation({
     mutationFn: () =>
@@ -20,7 +19,7 @@ export function Slips({ turnaround: t }: { turnaround: Turnaround }) {
           body: { hand, ...(t.agreed && { basedOn: t.agreed.version }) },
         }),
       ),
-    onSettled: () => queries.invalidateQueries({ queryKey: turnaroundQuery().queryKey }),
+    onSettled: askedAnew,
   });
   if (!t.plan) return <div className="min-h-[7.6rem] min-[640px]:min-h-[4.75rem]" />;
   if (t.agreed && t.agreed.slips.length === 0) return null;

@@ -1,9 +1,7 @@
-import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import * as z from "zod";
 import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
-import { turnaround as turnaroundQuery } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
@@ -40,7 +38,6 @@ const NOTHING: Schemas["TaskSheet"] = { only: [], after: [], begunBy: [] };
 
 /** A task by hand, or what is other than Shim thinks about one that it made. */
 export function TaskForm({ turnaround, task, onClose }: TaskFormProps) {
-  const queries = useQueryClient();
   const { hand } = useSettings();
   const [id] = useState(() => task?.id ?? newId());
   const own = !task || task.kind === "BY_HAND";
@@ -96,10 +93,7 @@ export function TaskForm({ turnaround, task, onClose }: TaskFormProps) {
         }),
       );
     },
-    kept: () => {
-      void queries.invalidateQueries({ queryKey: turnaroundQuery().queryKey });
-      onClose();
-    },
+    kept: onClose,
   });
   const engines = [["", "no engine"], ...turnaround.engines.map((e) => [e.id, e.name])] as [string, string][];
   const others = turnaround.tasks

@@ -1,9 +1,7 @@
-import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import * as z from "zod";
 import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
-import { turnaround as turnaroundQuery } from "../../api/queries";
 import { Button } from "../../ui/Button";
 import { Check, Field } from "../../ui/Field";
 import { Sheet } from "../../ui/Sheet";
@@ -19,7 +17,6 @@ const TRUCK = z.object({ name: z.string(), day: z.string(), at: z.string() });
 
 /** When the truck leaves. */
 export function TruckForm({ turnaround, onClose }: FormProps) {
-  const queries = useQueryClient();
   const truck = turnaround.truck;
   const { box, submit, trouble } = useEntry({
     schema: TRUCK,
@@ -38,10 +35,7 @@ export function TruckForm({ turnaround, onClose }: FormProps) {
           },
         }),
       ),
-    kept: () => {
-      void queries.invalidateQueries({ queryKey: turnaroundQuery().queryKey });
-      onClose();
-    },
+    kept: onClose,
   });
   return (
     <Sheet open onClose={onClose} title="When does the truck leave?">
@@ -117,7 +111,6 @@ const HAND = z.object({
 });
 
 function HandForm({ hand, onClose }: { hand?: Hand; onClose: () => void }) {
-  const queries = useQueryClient();
   const [id] = useState(() => hand?.id ?? newId());
   const [gone, setGone] = useState(false);
   const first = hand?.hand.week[0];
@@ -157,10 +150,7 @@ function HandForm({ hand, onClose }: { hand?: Hand; onClose: () => void }) {
           },
         }),
       ),
-    kept: () => {
-      void queries.invalidateQueries({ queryKey: turnaroundQuery().queryKey });
-      onClose();
-    },
+    kept: onClose,
   });
   return (
     <form className="grid gap-3" onSubmit={submit}>

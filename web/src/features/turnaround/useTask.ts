@@ -1,12 +1,11 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useMutation } from "@tanstack/react-query";
+import { askedAnew } from "../../api/anew";
 import { answered, api, wordsOf } from "../../api/client";
-import { turnaround as turnaroundQuery } from "../../api/queries";
 import { useSettings } from "../../shell/settings";
 import type { Task } from "./board";
 
 /** What can be said of a task with one press. */
 export function useTask(task: Task) {
-  const queries = useQueryClient();
   const { hand } = useSettings();
   const keep = useMutation({
     mutationFn: (change: Partial<Task["sheet"]>) =>
@@ -20,7 +19,7 @@ export function useTask(task: Task) {
           },
         }),
       ),
-    onSettled: () => queries.invalidateQueries({ queryKey: turnaroundQuery().queryKey }),
+    onSettled: askedAnew,
   });
   return {
     begin: (hands: string[]) => keep.mutate({ begunAt: new Date().toISOString(), begunBy: hands }),
