@@ -105,6 +105,7 @@ it("takes a question with a body for a question, a device for no record, and a n
   inSight(stock());
   await answered(api.POST("/api/engines/{id}/job-plan", { params: { path }, body }));
   await answered(api.PUT("/api/dial/place", { body }));
+  await answered(api.GET("/api/backups"));
   await askedAnew();
   expect(asked("/api/stock")).toBe(1);
   const query = { hand: "KV", keep: true };
