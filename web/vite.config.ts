@@ -37,6 +37,7 @@ const GROUPS = [
 /** Tests without a screen that need a browser's storage or its address all the same. */
 const IN_A_BROWSER = [
   "src/api/anew.test.ts",
+  "src/api/asksFirst.test.ts",
   "src/api/client.test.ts",
   "src/outbox/outbox.test.ts",
   "src/features/spring/SortedPart.test.ts",

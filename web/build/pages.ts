@@ -24,7 +24,7 @@ export const ASKED_FIRST: Record<string, readonly string[]> = {
   ),
   "/engines/$id/inspect": [...of("lifters"), "/api/looks"],
   "/engines/$id/cam": of("cam"),
-  "/rounds/$id": ["/api/rounds/$id"],
+  "/rounds/$id": ["/api/rounds/$id", "/api/rounds/$id/spring-test"],
   "/tests/$id": ["/api/spring-tests/$id"],
   "/jobs/$id": ["/api/jobs/$id"],
 };

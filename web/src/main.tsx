@@ -1,15 +1,15 @@
 import "./styles.css";
-import { QueryClient } from "@tanstack/react-query";
-import { PersistQueryClientProvider } from "@tanstack/react-query-persist-client";
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { RouterProvider } from "@tanstack/react-router";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { askAnew } from "./api/anew";
+import { askFirst } from "./api/asksFirst";
 import { ApiProblem } from "./api/client";
-import { lastSeen } from "./api/lastSeen";
+import { bringBack, LAST_SEEN_MS } from "./api/lastSeen";
 import { startSending } from "./outbox/outbox";
 import { receive } from "./outbox/receive";
-import { router } from "./routes";
+import { routerOf } from "./routes";
 import { openWithoutNetwork } from "./shell/newer";
 import { SettingsProvider } from "./shell/settings";
 import { fetchTheRest } from "./ui/later";
@@ -23,7 +23,7 @@ const queries = new QueryClient({
       staleTime: 2000,
       // What Shim has answered is looked for whatever the browser thinks of the network: it may run here.
       networkMode: "always",
-      gcTime: lastSeen.maxAge,
+      gcTime: LAST_SEEN_MS,
     },
     mutations: { networkMode: "always" },
   },
@@ -34,17 +34,32 @@ receive(queries);
 startSending();
 openWithoutNetwork();
 
-const root = document.getElementById("root");
-if (!root) throw new Error("index.html has no #root");
+const router = routerOf(queries);
 
-createRoot(root).render(
-  <StrictMode>
-    <SettingsProvider>
-      <PersistQueryClientProvider client={queries} persistOptions={lastSeen}>
-        <RouterProvider router={router} />
-      </PersistQueryClientProvider>
-    </SettingsProvider>
-  </StrictMode>,
-);
+const FRAME_STANDS_MS = 1_000;
 
-void fetchTheRest();
+/** What was seen last, the page's own part and what it asks first. */
+async function there() {
+  await Promise.all([bringBack(queries), router.load()]);
+  const page = router.state.matches.at(-1);
+  if (page) await askFirst(queries, page.fullPath, page.params);
+}
+
+/** All is drawn once, when it is there; a bad line is not waited for: then its parts follow as they come. */
+async function begin() {
+  await Promise.race([there(), new Promise((done) => setTimeout(done, FRAME_STANDS_MS))]);
+  const root = document.getElementById("root");
+  if (!root) throw new Error("index.html has no #root");
+  createRoot(root).render(
+    <StrictMode>
+      <SettingsProvider>
+        <QueryClientProvider client={queries}>
+          <RouterProvider router={router} />
+        </QueryClientProvider>
+      </SettingsProvider>
+    </StrictMode>,
+  );
+  await fetchTheRest();
+}
+
+void begin();

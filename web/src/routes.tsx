@@ -1,11 +1,13 @@
+import type { QueryClient } from "@tanstack/react-query";
 import {
-  createRootRoute,
+  createRootRouteWithContext,
   createRoute,
   createRouter,
   lazyRouteComponent,
   type RouteComponent,
   redirect,
 } from "@tanstack/react-router";
+import { askFirst } from "./api/asksFirst";
 import { DangerBanner } from "./features/walk/DangerBanner";
 import { MOVED } from "./shell/rooms";
 import { NotFound, Shell } from "./shell/Shell";
@@ -15,12 +17,28 @@ import { fetched } from "./ui/later";
 const page = <N extends string>(bring: () => Promise<{ [K in N]: RouteComponent }>, name: N) =>
   lazyRouteComponent(fetched(bring), name);
 
-const rootRoute = createRootRoute({
+interface Context {
+  queries: QueryClient;
+}
+
+const rootRoute = createRootRouteWithContext<Context>()({
   component: () => <Shell warning={<DangerBanner />} />,
   notFoundComponent: NotFound,
 });
+
+interface Opened {
+  cause: string;
+  context: Context;
+  params: object;
+}
+
+/** What a page asks whatever it shows is asked for as it is opened, while its part still comes. */
+function opens(path: string, { cause, context, params }: Opened) {
+  if (cause !== "stay") void askFirst(context.queries, path, params);
+}
+
 const at = <P extends string>(path: P, component: RouteComponent) =>
-  createRoute({ getParentRoute: () => rootRoute, path, component });
+  createRoute({ getParentRoute: () => rootRoute, path, component, loader: (now) => opens(path, now) });
 
 interface ValveSearch {
   valve?: string;
@@ -33,6 +51,7 @@ const atValve = <P extends string>(path: P, component: RouteComponent) =>
     getParentRoute: () => rootRoute,
     path,
     component,
+    loader: (now) => opens(path, now),
     validateSearch: (search: Record<string, unknown>): ValveSearch => ({
       ...(typeof search.valve === "string" && { valve: search.valve }),
       ...(typeof search.pass === "string" && { pass: search.pass }),
@@ -258,10 +277,12 @@ const routeTree = rootRoute.addChildren([
   ),
 ]);
 
-export const router = createRouter({ routeTree, defaultPreload: false });
+/** Pages by their addresses, for what is known of Shim's answers. */
+export const routerOf = (queries: QueryClient) =>
+  createRouter({ routeTree, defaultPreload: false, context: { queries } });
 
 declare module "@tanstack/react-router" {
   interface Register {
-    router: typeof router;
+    router: ReturnType<typeof routerOf>;
   }
 }

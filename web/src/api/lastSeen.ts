@@ -1,9 +1,15 @@
 import { createAsyncStoragePersister } from "@tanstack/query-async-storage-persister";
-import type { PersistedClient } from "@tanstack/react-query-persist-client";
+import type { Query, QueryClient } from "@tanstack/react-query";
+import {
+  type PersistedClient,
+  persistQueryClientRestore,
+  persistQueryClientSubscribe,
+} from "@tanstack/react-query-persist-client";
 import { del, get, set } from "idb-keyval";
 import { mayChange } from "./anew";
 
-const A_WEEK_MS = 7 * 24 * 3600 * 1000;
+/** A week. */
+export const LAST_SEEN_MS = 7 * 24 * 3600 * 1000;
 
 /** Says how something is this moment; seen before, it would mislead. */
 const ONLY_NOW = new Set(["danger", "condition", "tester", "dial"]);
@@ -15,12 +21,7 @@ export function asOfThen(text: string): PersistedClient {
   return seen;
 }
 
-/**
- * What was seen last is kept in the browser's database, so that a page opened while Shim does not
- * answer shows it, with what waits laid over it.
- */
-export const lastSeen = {
-  maxAge: A_WEEK_MS,
+const kept = {
   // Another build may read answers of another shape: it begins anew.
   buster: import.meta.url,
   persister: createAsyncStoragePersister({
@@ -33,9 +34,20 @@ export const lastSeen = {
       removeItem: del,
     },
   }),
-  dehydrateOptions: {
-    shouldDehydrateQuery: (query: { queryKey: readonly unknown[]; state: { status: string } }) =>
-      query.state.status === "success" && !ONLY_NOW.has(String(query.queryKey[0])),
-    shouldDehydrateMutation: () => false,
-  },
 };
+
+const shouldDehydrateQuery = ({ queryKey, state }: Pick<Query, "queryKey" | "state">) =>
+  state.status === "success" && !ONLY_NOW.has(String(queryKey[0]));
+
+/**
+ * What was seen last is kept in the browser's database, so that a page opened while Shim does not
+ * answer shows it, with what waits laid over it. A browser without one shows what Shim answers.
+ */
+export async function bringBack(queryClient: QueryClient) {
+  await persistQueryClientRestore({ ...kept, queryClient, maxAge: LAST_SEEN_MS }).catch(() => undefined);
+  persistQueryClientSubscribe({
+    ...kept,
+    queryClient,
+    dehydrateOptions: { shouldDehydrateQuery, shouldDehydrateMutation: () => false },
+  });
+}

@@ -1,6 +1,6 @@
-import { type FetchQueryOptions, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { Link, useRouterState } from "@tanstack/react-router";
-import { type ReactNode, useState } from "react";
+import type { ReactNode } from "react";
 import type { Schemas } from "../api/client";
 import { engine as engineQuery } from "../api/queries";
 import { Problem } from "./Problem";
@@ -42,20 +42,13 @@ export function EngineTabs({ id, name }: { id: string; name: string }) {
   );
 }
 
-// biome-ignore lint/suspicious/noExplicitAny: answers of any shape, looked at by the page only
-type Asked = FetchQueryOptions<any, any, any, any>;
-
 interface EngineFrameProps {
   id: string;
-  /** What the page will ask whatever the engine is: all of it is asked at once, not one after another. */
-  asks?: readonly Asked[];
   children: (engine: Schemas["EngineView"]) => ReactNode;
 }
 
 /** Loads an engine and puts its views around the work at hand. */
-export function EngineFrame({ id, asks = [], children }: EngineFrameProps) {
-  const queries = useQueryClient();
-  useState(() => asks.map((q) => queries.prefetchQuery(q)));
+export function EngineFrame({ id, children }: EngineFrameProps) {
   const query = useQuery(engineQuery(id));
   // What is known stays on screen while Shim does not answer.
   if (!query.data) return query.error ? <Problem error={query.error} /> : <Waiting />;

@@ -31,22 +31,7 @@ import { BadRowsPart } from "./BadRowsPart";
 /** Plan, rail and panel of one engine: where, when, and the work at hand. */
 export function EnginePage() {
   const { id } = useParams({ from: "/engines/$id" });
-  return (
-    <EngineFrame
-      id={id}
-      asks={[
-        rounds(id),
-        events(id),
-        hours(id),
-        engineReadiness(id),
-        lashHistory(id),
-        engineSprings(id),
-        jobs(id),
-      ]}
-    >
-      {(engine) => <Now engine={engine} />}
-    </EngineFrame>
-  );
+  return <EngineFrame id={id}>{(engine) => <Now engine={engine} />}</EngineFrame>;
 }
 
 function Now({ engine }: { engine: Schemas["EngineView"] }) {

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import type { Schemas, Valve } from "../../api/client";
-import { engineSprings, hours, jobs, lashHistory, rounds, seenInRounds } from "../../api/queries";
+import { engineSprings, hours, jobs, lashHistory, rounds } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { MARKS, MarkIcon } from "../../plan/verdict";
 import { HoursRail } from "../../rail/HoursRail";
@@ -27,14 +27,7 @@ const SpringPanel = later(() => import("./SpringPanel"), "SpringPanel");
 /** The engine's springs: who is good to the end of the next event, and why. */
 export function SpringsPage() {
   const { id } = useParams({ from: "/engines/$id/springs" });
-  return (
-    <EngineFrame
-      id={id}
-      asks={[engineSprings(id), rounds(id), hours(id), lashHistory(id), jobs(id), seenInRounds(id)]}
-    >
-      {(engine) => <Loaded engine={engine} />}
-    </EngineFrame>
-  );
+  return <EngineFrame id={id}>{(engine) => <Loaded engine={engine} />}</EngineFrame>;
 }
 
 function Loaded({ engine }: { engine: Schemas["EngineView"] }) {

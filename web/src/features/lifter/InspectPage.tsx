@@ -18,11 +18,7 @@ import { useSeen } from "./useSeen";
 /** Inspection at the car: one look, one place, one key. */
 export function InspectPage() {
   const { id } = useParams({ from: "/engines/$id/inspect" });
-  return (
-    <EngineFrame id={id} asks={[engineLifters(id), looksQuery()]}>
-      {(engine) => <Loaded engine={engine} />}
-    </EngineFrame>
-  );
+  return <EngineFrame id={id}>{(engine) => <Loaded engine={engine} />}</EngineFrame>;
 }
 
 function Loaded({ engine }: { engine: Schemas["EngineView"] }) {

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useNavigate, useParams, useSearch } from "@tanstack/react-router";
 import { useState } from "react";
 import type { Schemas, Valve } from "../../api/client";
-import { engineLifters, hours, jobs, lashDrift, lashHistory, rounds, seenInRounds } from "../../api/queries";
+import { engineLifters, hours, jobs, lashDrift, lashHistory, rounds } from "../../api/queries";
 import { ValvePlan } from "../../plan/ValvePlan";
 import { HoursRail } from "../../rail/HoursRail";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
@@ -28,22 +28,7 @@ const NewLiftersPart = later(() => import("./NewLiftersPart"), "NewLiftersPart")
 /** Lifters, lobes and what the lash is trying to say. */
 export function LiftersPage() {
   const { id } = useParams({ from: "/engines/$id/lifters" });
-  return (
-    <EngineFrame
-      id={id}
-      asks={[
-        engineLifters(id),
-        lashDrift(id),
-        rounds(id),
-        hours(id),
-        lashHistory(id),
-        jobs(id),
-        seenInRounds(id),
-      ]}
-    >
-      {(engine) => <Loaded engine={engine} />}
-    </EngineFrame>
-  );
+  return <EngineFrame id={id}>{(engine) => <Loaded engine={engine} />}</EngineFrame>;
 }
 
 function Loaded({ engine }: { engine: Schemas["EngineView"] }) {
