@@ -6,10 +6,13 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { ROOT } from "./tell.mjs";
 
-/** Its address once it says that it is ready, its folder, and how to stop it or to end it, which throws the folder away. */
-export async function demo() {
+/**
+ * Its address once it says that it is ready, its folder, and how to stop it or to end it, which throws the
+ * folder away; of this tree, or of another that was built.
+ */
+export async function demo(tree = ROOT) {
   const folder = mkdtempSync(join(tmpdir(), "shim-measured-"));
-  const shim = spawn("java", ["@app/java.args", "demo", "--port=0", `--data=${folder}`], { cwd: ROOT });
+  const shim = spawn("java", ["@app/java.args", "demo", "--port=0", `--data=${folder}`], { cwd: tree });
   shim.stderr.on("data", (text) => process.stderr.write(text));
   const base = await new Promise((is, not) => {
     let said = "";

@@ -4,28 +4,15 @@
 //   node bench/pages/measure.mjs --write    and keeps the table in docs/bench/pages.md
 import { launch } from "chrome-launcher";
 import lighthouse from "lighthouse";
-import { demo, engineAndRound } from "../demo.mjs";
+import { demo } from "../demo.mjs";
 import { tell } from "../tell.mjs";
+import { CHROMIUM, pages } from "./pages.mjs";
 
 // The same on every machine; times are not, so they are told and never held.
 const HOLD = process.argv.includes("--hold");
 // Home shows a plan that is made while one looks, so its shift hangs by the machine.
 const HELD = ["round"];
 const MOST = { script: 215_000, all: 330_000, shift: 0.02, accessibility: 100 };
-const CHROMIUM =
-  "--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync";
-
-/** The pages of the main engine, with a round that has just begun. */
-async function pages(base) {
-  const { engine, round } = await engineAndRound(base);
-  return {
-    home: "/",
-    round: `/rounds/${round}`,
-    springs: `/engines/${engine}/springs`,
-    lifters: `/engines/${engine}/lifters`,
-    inspection: `/engines/${engine}/inspect`,
-  };
-}
 
 /** A browser on a busy machine may fail to answer at all: that is no fault of the page. */
 async function look(name, address, tries = 3) {
@@ -38,7 +25,7 @@ async function look(name, address, tries = 3) {
 }
 
 async function once(name, address) {
-  const chrome = await launch({ chromePath: "/usr/bin/chromium", chromeFlags: CHROMIUM.split(" ") });
+  const chrome = await launch({ chromePath: "/usr/bin/chromium", chromeFlags: CHROMIUM });
   try {
     const { lhr } = await lighthouse(address, {
       port: chrome.port,

@@ -47,7 +47,9 @@ async function there() {
 
 /** All is drawn once, when it is there; a bad line is not waited for: then its parts follow as they come. */
 async function begin() {
-  await Promise.race([there(), new Promise((done) => setTimeout(done, FRAME_STANDS_MS))]);
+  // What cannot be had is told by the page itself.
+  const known = there().catch(() => undefined);
+  await Promise.race([known, new Promise((done) => setTimeout(done, FRAME_STANDS_MS))]);
   const root = document.getElementById("root");
   if (!root) throw new Error("index.html has no #root");
   createRoot(root).render(
