@@ -8,6 +8,8 @@ export const ROOT = new URL("..", import.meta.url).pathname;
 export const at = (all, share) =>
   [...all].sort((a, b) => a - b)[Math.min(all.length - 1, Math.floor(all.length * share))];
 
+export const middle = (all) => at(all, 0.5);
+
 /** Prints a table; with --write it is kept in docs/bench too. */
 export function tell(name, told) {
   console.log(told);

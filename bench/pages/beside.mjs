@@ -2,13 +2,12 @@
 //   node bench/pages/beside.mjs ../another-tree [--write]    the last keeps the table in docs/bench/beside.md
 import puppeteer from "puppeteer-core";
 import { demo } from "../demo.mjs";
-import { at, tell } from "../tell.mjs";
+import { middle, tell } from "../tell.mjs";
 import { CHROMIUM, pages } from "./pages.mjs";
 
 const PAIRS = 7;
 const SLOWER = 4;
 const AT_REST_MS = 6000;
-const median = (all) => at(all, 0.5);
 const tree = process.argv[2];
 if (!tree) throw new Error("name the folder of another build of Shim");
 
@@ -47,8 +46,8 @@ try {
       pairs.push([await open(there.base + before[name]), await open(here.base + now[name])]);
     }
     for (const what of Object.keys(pairs[0][0])) {
-      const of = (side) => Math.round(median(pairs.map((pair) => pair[side][what])));
-      const times = median(pairs.map(([a, b]) => b[what] / a[what]));
+      const of = (side) => Math.round(middle(pairs.map((pair) => pair[side][what])));
+      const times = middle(pairs.map(([a, b]) => b[what] / a[what]));
       rows.push([name, what, of(0), of(1), times.toFixed(2)].join(" | "));
     }
   }

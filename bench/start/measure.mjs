@@ -4,7 +4,7 @@ import { execFileSync, spawnSync } from "node:child_process";
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { at, ROOT, tell } from "../tell.mjs";
+import { middle, ROOT, tell } from "../tell.mjs";
 
 const PAIRS = 5;
 
@@ -24,7 +24,6 @@ function shim() {
   return took;
 }
 
-const middle = (all) => at(all, 0.5);
 const ours = [];
 const empty = [];
 for (let i = 0; i < PAIRS; i++) {

@@ -14,6 +14,11 @@ const json = (body: unknown, status = 200) =>
   new Response(JSON.stringify(body), { status, headers: { "Content-Type": "application/json" } });
 const inSight = (query: { queryKey: readonly unknown[] }) =>
   new QueryObserver(queries, query as never).subscribe(() => undefined);
+/** A page that has its answer. */
+async function openOn(query: { queryKey: readonly unknown[] }) {
+  await queries.prefetchQuery(query);
+  inSight(query);
+}
 const path = { id: "x" };
 const body = {} as never;
 const order = () => answered(api.PUT("/api/stock/orders/{id}", { params: { path }, body }));
@@ -72,17 +77,27 @@ it("drops a first answer that was made before", async () => {
 });
 
 it("asks nothing for a figure of a round, but knows that all may differ", async () => {
-  await queries.prefetchQuery(stock());
-  inSight(stock());
+  await openOn(stock());
   await reading();
   await askedAnew();
   expect(asked("/api/stock")).toBe(1);
   expect(queries.getQueryState(stock().queryKey)?.isInvalidated).toBe(true);
 });
 
+it("asks anew when a figure is taken back", async () => {
+  await openOn(stock());
+  await answered(
+    api.PUT("/api/cam-sittings/{id}/readings/{readingId}/taken-back", {
+      params: { path: { id: "x", readingId: "y" } },
+      body,
+    }),
+  );
+  await askedAnew();
+  expect(asked("/api/stock")).toBe(2);
+});
+
 it("leaves alone what hangs on nothing but its question", async () => {
-  await queries.prefetchQuery(looks());
-  inSight(looks());
+  await openOn(looks());
   await order();
   await askedAnew();
   expect(asked("/api/looks")).toBe(1);
@@ -92,8 +107,7 @@ it.each([
   ["refused, because something else was kept", 409, 2],
   ["refused for what it says", 422, 1],
 ])("what is %s", async (_, status, times) => {
-  await queries.prefetchQuery(stock());
-  inSight(stock());
+  await openOn(stock());
   reply = (call) => (call.startsWith("PUT") ? json({ detail: "no" }, status) : json([]));
   await expect(order()).rejects.toThrow("no");
   await askedAnew();
@@ -101,8 +115,7 @@ it.each([
 });
 
 it("takes a question with a body for a question, a device for no record, and a notebook for kept", async () => {
-  await queries.prefetchQuery(stock());
-  inSight(stock());
+  await openOn(stock());
   await answered(api.POST("/api/engines/{id}/job-plan", { params: { path }, body }));
   await answered(api.PUT("/api/dial/place", { body }));
   await answered(api.GET("/api/backups"));

@@ -1,8 +1,8 @@
 import type { QueryClient, QueryMeta } from "@tanstack/react-query";
 import { onKept } from "./client";
 
-/** A figure of a measuring round or test: the page it is taken on gets Shim's answer to it. */
-const FIGURE = /^\/api\/(rounds|spring-tests|cam-sittings|heads)\/\{id}\/(readings|checks|valves|crank)/;
+/** A figure of a measuring round or test: it comes often, and its page gets Shim's answer with it. */
+const FIGURE = /^\/api\/(rounds|spring-tests|heads)\/\{id}\/(crank|(readings|checks|valves)\/\{\w+})$/;
 
 /** Hangs on more than its question. */
 export const mayChange = { predicate: ({ meta }: { meta?: QueryMeta | undefined }) => !meta?.always };

@@ -84,6 +84,7 @@ export function onKept(listener: Kept): () => void {
 const ON_NO_RECORD = /^\/api\/(dial|tester|encoder|under-way)\b/;
 /** What is posted is a question, but for these. */
 const KEPT_BY_POST = new Set(["/api/backups", "/api/engines/{id}/spring-readings"]);
+
 function keeps(method: string, path: string): boolean {
   if (method === "POST") return KEPT_BY_POST.has(path);
   return method !== "GET" && !ON_NO_RECORD.test(path);

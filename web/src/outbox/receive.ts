@@ -38,9 +38,6 @@ function take(queries: QueryClient, parcel: Parcel, reply: Reply) {
       if (engineId) void queries.invalidateQueries({ queryKey: [...engine(engineId).queryKey, "springs"] });
       return;
     }
-    case "camFigure":
-      void queries.invalidateQueries({ queryKey: [...engine(parcel.engineId).queryKey, "cam"] });
-      return;
     case "figure":
       if (reply) queries.setQueryData(head(parcel.headId).queryKey, reply as never);
       return;

@@ -20,7 +20,7 @@ export function BackupPage() {
   return (
     <div className="mx-auto grid w-full max-w-4xl gap-4 p-4">
       <h1 className="text-2xl">Backup</h1>
-      <MakePart all={query.data} onMade={() => void query.refetch()} />
+      <MakePart all={query.data} />
       <RestorePart />
       <p>
         <Link to="/engines" className={buttonClass("quiet")}>
@@ -38,13 +38,10 @@ function save(name: string) {
   Object.assign(document.createElement("a"), { href: addressOf(name), download: name }).click();
 }
 
-function MakePart({ all, onMade }: { all: Schemas["Overview"]; onMade: () => void }) {
+function MakePart({ all }: { all: Schemas["Overview"] }) {
   const last = all.kept.at(0);
   const make = useLongWork((_: undefined, headers) => answered(api.POST("/api/backups", { headers })), {
-    onSuccess: (made) => {
-      onMade();
-      save(made.name);
-    },
+    onSuccess: (made) => save(made.name),
   });
   return (
     <section className="scribed grid gap-3 rounded p-4" aria-label="Back up">

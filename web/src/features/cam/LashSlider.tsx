@@ -1,6 +1,5 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { askedAnew } from "../../api/anew";
 import { lashTuning } from "../../api/camQueries";
 import { answered, api } from "../../api/client";
 import { useSettings } from "../../shell/settings";
@@ -31,7 +30,6 @@ export function LashSlider({ engine, cam }: BenchProps) {
           body: { ...lash, hand: hand || "–" },
         }),
       ),
-    onSuccess: askedAnew,
   });
   if (!tuning) return null;
   if (tuning.why) {

@@ -1,5 +1,4 @@
 import { useState } from "react";
-import { askedAnew } from "../../api/anew";
 import { answered, api, type Schemas } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import { Button } from "../../ui/Button";
@@ -94,7 +93,6 @@ function Use({ engine, cam, lobe }: BenchProps & { lobe: Lobe }) {
         body: { hand: hand || "–" },
       }),
     );
-    await askedAnew();
   };
   const card = async () => {
     await answered(
@@ -103,7 +101,6 @@ function Use({ engine, cam, lobe }: BenchProps & { lobe: Lobe }) {
         body: { kind, hand: hand || "–" },
       }),
     );
-    await askedAnew();
   };
   const aside = async () => {
     await answered(
@@ -112,7 +109,6 @@ function Use({ engine, cam, lobe }: BenchProps & { lobe: Lobe }) {
         body: { hand: hand || "–" },
       }),
     );
-    await askedAnew();
   };
   const all = `all ${kind.toLowerCase()}s`;
   return lobe.inUse ? (

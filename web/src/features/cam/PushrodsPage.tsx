@@ -1,6 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { askedAnew } from "../../api/anew";
 import { pushrodSitting } from "../../api/camQueries";
 import { HeldParcels } from "../../outbox/HeldParcels";
 import { KeptHere } from "../../outbox/KeptHere";
@@ -34,7 +33,6 @@ function Pushrods(bench: BenchProps) {
       hand: hand || "–",
       state: "COLD",
     });
-    await askedAnew();
   };
   if (bench.engine.sheet.drive?.lifter === "BUCKET") {
     return <p className="p-3">This engine has buckets and shims: no pushrods.</p>;

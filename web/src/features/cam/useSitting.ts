@@ -1,6 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
-import { askedAnew } from "../../api/anew";
 import { cam as camQuery } from "../../api/camQueries";
 import { answered, api, type Schemas } from "../../api/client";
 import { newId } from "../../api/ids";
@@ -76,7 +75,6 @@ export function useReadings({ engineId, sittingId, page, known }: Of) {
         body: { hand: hand || last.hand },
       }),
     );
-    await askedAnew();
   };
   return { figures, parcels, read, takeBack, hand };
 }

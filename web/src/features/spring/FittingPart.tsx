@@ -130,10 +130,7 @@ function NewSpare({ typeId }: { typeId: string }) {
           body: { typeId, mark, hoursBefore: 0, scrapped: false },
         }),
       ),
-    onSuccess: () => {
-      setMark("");
-      return askedAnew();
-    },
+    onSuccess: () => setMark(""),
   });
   return (
     <div className="grid grid-cols-[1fr_auto] items-end gap-2">

@@ -1,5 +1,4 @@
 import { useMutation } from "@tanstack/react-query";
-import { askedAnew } from "../../api/anew";
 import { answered, api, wordsOf } from "../../api/client";
 import { InlineInitials } from "../../shell/Initials";
 import { useSettings } from "../../shell/settings";
@@ -19,7 +18,6 @@ export function Slips({ turnaround: t }: { turnaround: Turnaround }) {
           body: { hand, ...(t.agreed && { basedOn: t.agreed.version }) },
         }),
       ),
-    onSettled: askedAnew,
   });
   if (!t.plan) return <div className="min-h-[7.6rem] min-[640px]:min-h-[4.75rem]" />;
   if (t.agreed && t.agreed.slips.length === 0) return null;

@@ -1,5 +1,4 @@
 import { useMutation } from "@tanstack/react-query";
-import { askedAnew } from "../../api/anew";
 import { answered, api, wordsOf } from "../../api/client";
 import { useSettings } from "../../shell/settings";
 import type { Task } from "./board";
@@ -19,7 +18,6 @@ export function useTask(task: Task) {
           },
         }),
       ),
-    onSettled: askedAnew,
   });
   return {
     begin: (hands: string[]) => keep.mutate({ begunAt: new Date().toISOString(), begunBy: hands }),
