@@ -310,6 +310,11 @@ final class Browser implements AutoCloseable {
                 + " && !document.querySelector('[aria-busy=true]')"));
   }
 
+  /** Shim has all that was entered on this device. */
+  boolean nothingWaits() {
+    return "[]".equals(script("return localStorage.getItem('shim.outbox') ?? '[]'"));
+  }
+
   String valveNow() {
     return driver.findElement(By.cssSelector("section[aria-label^='Valve '] h2")).getText();
   }

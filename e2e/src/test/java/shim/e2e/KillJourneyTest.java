@@ -31,6 +31,7 @@ class KillJourneyTest {
       browser.sees("kept on this device");
       shim.start();
       browser.await(() -> !browser.text().contains("kept on this device"));
+      browser.await(browser::nothingWaits);
 
       String id = browser.address().replaceAll(".*/rounds/", "");
       String kept = shim.get("/api/rounds/" + id);
@@ -58,8 +59,9 @@ class KillJourneyTest {
       browser.open("about:blank");
       shim.start();
       browser.open(shim.url("/engines/" + engine + "/inspect")).press("Noise");
-      browser.await(() -> !browser.text().contains("kept on this device"));
+      browser.await(browser::nothingWaits);
 
+      browser.await(() -> !browser.text().contains("kept on this device"));
       String kept = shim.get("/api/engines/" + engine + "/lifters");
       assertThat(kept).contains("\"look\":\"TICK_COLD\"").contains("\"photo\":true");
       try (Stream<Path> photos = Files.list(shim.data().resolve("photos"))) {

@@ -67,12 +67,6 @@ class SlowLineJourneyTest {
         : "-";
   }
 
-  private static void arrives(Browser browser) {
-    browser.await(
-        () -> "[]".equals(browser.script("return localStorage.getItem('shim.outbox') ?? '[]'")),
-        LONG);
-  }
-
   @Test
   void sixteenValvesAsFastAsTheFingersGo() {
     String round = begin(Sheets.putV8(shim), false);
@@ -95,7 +89,7 @@ class SlowLineJourneyTest {
         expected.add(i % 3 == 0 ? "22/18 DONE" : i % 3 == 1 ? "18/same DONE" : "18/19/17 DONE");
       }
       browser.keys(keys);
-      arrives(browser);
+      browser.await(browser::nothingWaits, LONG);
       assertThat(record(round)).containsExactlyElementsOf(expected);
       assertThat(line.lost()).as("the line was bad").isGreaterThan(2);
       browser.await(() -> browser.address().endsWith("/end"), LONG);
@@ -129,7 +123,7 @@ class SlowLineJourneyTest {
           "19",
           Keys.ENTER,
           Keys.ENTER); // a slip, put right
-      arrives(browser);
+      browser.await(browser::nothingWaits, LONG);
       assertThat(record(round).stream().limit(4))
           .containsExactly("21/18 DONE", "-/- SKIPPED", "18/same DONE", "19/same DONE");
     }
@@ -146,7 +140,7 @@ class SlowLineJourneyTest {
       for (int i = 1; i < 16; i++) {
         browser.keys("18", Keys.ENTER);
       }
-      arrives(browser);
+      browser.await(browser::nothingWaits, LONG);
       assertThat(record(round)).hasSize(16).allMatch(r -> r.endsWith("18/same DONE"));
     }
   }
@@ -170,7 +164,7 @@ class SlowLineJourneyTest {
       browser.press("What waits").sees("as found 19").sees("Hand over as a file");
       assertThat(browser.axe()).isEmpty();
       line.cut(false);
-      arrives(browser);
+      browser.await(browser::nothingWaits, LONG);
       assertThat(record(round).stream().limit(2)).containsExactly("22/18 DONE", "19/18 DONE");
       browser.sees("all that was entered here is with Shim");
     }
@@ -187,7 +181,7 @@ class SlowLineJourneyTest {
       browser.await(browser::panelIsReady, LONG);
       browser.slowDown(6);
       browser.keys("12" + "11".repeat(15));
-      arrives(browser);
+      browser.await(browser::nothingWaits, LONG);
       String kept = shim.get("/api/engines/" + engine + "/lifters");
       assertThat(kept.split("\"look\":\"TICK_COLD\"", -1)).hasSize(17);
       assertThat(kept.split("\"look\":\"TICK_HOT\"", -1)).hasSize(17);
@@ -211,7 +205,7 @@ class SlowLineJourneyTest {
         // A hand that presses twice does one step.
         browser.keys(Keys.ENTER, Keys.ENTER);
       }
-      arrives(browser);
+      browser.await(browser::nothingWaits, LONG);
       assertThat(Walk.acts(shim.get("/api/jobs/" + job))).isEqualTo(6);
       assertThat(browser.text()).doesNotContain("meanwhile", "not taken");
     }
@@ -238,7 +232,7 @@ class SlowLineJourneyTest {
       for (int i = 0; i < 16; i++) {
         browser.keys(String.valueOf(212 + i), Keys.ENTER);
       }
-      arrives(browser);
+      browser.await(browser::nothingWaits, LONG);
       String kept = shim.get("/api/spring-tests/" + test);
       assertThat(kept).contains("\"done\":16");
       for (int i = 0; i < 16; i++) {
