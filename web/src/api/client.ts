@@ -8,6 +8,7 @@ export type Valve = string;
 
 /** Refused, because something else was kept meanwhile. */
 const CONFLICT = 409;
+const STOPPED = "urn:shim:stopped";
 
 /** One field at fault, in a technician's words. */
 export interface FieldError {
@@ -37,7 +38,11 @@ export class ApiProblem extends Error {
 
   /** Whoever began it has stopped it. */
   get stopped() {
-    return this.type === "urn:shim:stopped";
+    return this.type === STOPPED;
+  }
+
+  static stopped() {
+    return new ApiProblem("stopped, as you asked: nothing was changed", CONFLICT, [], STOPPED);
   }
 }
 

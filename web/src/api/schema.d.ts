@@ -2108,7 +2108,7 @@ export interface paths {
         post?: never;
         /**
          * Stops a call that is under way; it answers that it was stopped and has changed nothing.
-         * @description Stops a call that is under way; it answers that it was stopped and has changed nothing.
+         * @description Stops a call that is under way; it answers that it was stopped and has changed nothing. Tells how far it was.
          */
         delete: operations["stop"];
         options?: never;
@@ -28743,12 +28743,14 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["HowFar"];
+                };
             };
             /** @description It could not be read: which field, and what was expected there. */
             400: {

@@ -9,6 +9,8 @@ let answer: (response: Response) => void;
 let followedAs: string | null;
 let far = { stage: "TAKING_IN", done: 12, all: 80, stops: true };
 const asked: string[] = [];
+/** Whether Shim refuses to stop, press by press. */
+let refused: boolean[] = [];
 
 const json = (body: unknown, status = 200, type = "application/json") =>
   new Response(JSON.stringify(body), { status, headers: { "Content-Type": type } });
@@ -17,16 +19,19 @@ vi.stubGlobal("fetch", async (request: Request) => {
   const path = new URL(request.url).pathname;
   if (path === "/api/backups") {
     followedAs = request.headers.get("Shim-Work");
-    return new Promise<Response>((resolve) => {
+    return new Promise<Response>((resolve, gone) => {
       answer = resolve;
+      request.signal.addEventListener("abort", () => gone(new DOMException("cut", "AbortError")));
     });
   }
   asked.push(`${request.method} ${path}`);
-  return request.method === "DELETE" ? new Response(null, { status: 204 }) : json(far);
+  return request.method === "DELETE" && refused.shift() ? json({ detail: "not here" }, 409) : json(far);
 });
 
 function Import() {
-  const work = useLongWork((_: undefined, headers) => answered(api.POST("/api/backups", { headers })));
+  const work = useLongWork((_: undefined, headers, signal) =>
+    answered(api.POST("/api/backups", { headers, signal })),
+  );
   return (
     <>
       <button type="button" onClick={() => work.begin(undefined)}>
@@ -52,6 +57,7 @@ function begun() {
 afterEach(() => {
   cleanup();
   asked.length = 0;
+  refused = [];
   far = { stage: "TAKING_IN", done: 12, all: 80, stops: true };
 });
 
@@ -74,6 +80,33 @@ describe("long work", () => {
     answer(json(stopped, 409, "application/problem+json"));
     expect(await page.findByText("Stopped. Nothing was changed.")).toBeTruthy();
     expect(page.getByRole("alert").textContent).toBe("");
+  });
+
+  it("sends no more of a file that Shim will not look at", async () => {
+    far = { stage: "ARRIVING", done: 100_000, all: 8_000_000, stops: true };
+    const page = begun();
+    fireEvent.click(await page.findByText("Stop"));
+    expect(await page.findByText("Stopped. Nothing was changed.")).toBeTruthy();
+    expect(page.getByRole("alert").textContent).toBe("");
+  });
+
+  it("waits for Shim's word once the file is there: it may be over by then", async () => {
+    const page = begun();
+    fireEvent.click(await page.findByText("Stop"));
+    await page.findByText("Stopping …");
+    answer(json({ name: "all.zip", madeAt: "2026-12-01T07:00:00Z", bytes: 1 }));
+    expect(await page.findByText("all.zip")).toBeTruthy();
+    expect(page.queryByText("Stopped. Nothing was changed.")).toBeNull();
+  });
+
+  it("that has not come to Shim yet is stopped by another press", async () => {
+    refused = [true];
+    far = { stage: "WAITING", done: 0, all: 0, stops: true };
+    const page = begun();
+    fireEvent.click(await page.findByText("Stop"));
+    await waitFor(() => expect(asked.filter((a) => a.startsWith("DELETE"))).toHaveLength(1));
+    fireEvent.click(await page.findByText("Stop"));
+    expect(await page.findByText("Stopped. Nothing was changed.")).toBeTruthy();
   });
 
   it("offers no stop where it must go through", async () => {

@@ -26,39 +26,54 @@ const STAGES: Record<Far["stage"], string> = {
 const BAR =
   "h-3 w-full appearance-none rounded border border-hair bg-raised [&::-webkit-progress-bar]:bg-raised [&::-webkit-progress-value]:bg-accent [&::-moz-progress-bar]:bg-accent";
 
+/** Until its file is there, nothing of it is begun. */
+const NOT_ALL_HERE: readonly Far["stage"][] = ["WAITING", "ARRIVING"];
+
 /** Short work is over before anybody would read how far it is. */
 const FIRST_LOOK_MS = 400;
 const NEXT_LOOK_MS = 100;
+
+interface Begun<In> {
+  given: In;
+  id: string;
+  upload: AbortController;
+}
 
 /**
  * A call that may take long, such as an import: `far` is drawn where it was begun and says how far it
  * is, with a press that stops it. What was stopped is no error.
  */
 export function useLongWork<In, Out>(
-  work: (given: In, followed: Followed) => Promise<Out>,
-  options: Pick<UseMutationOptions<Out, Error, { given: In; id: string }>, "onMutate" | "onSuccess"> = {},
+  work: (given: In, followed: Followed, upload: AbortSignal) => Promise<Out>,
+  options: Pick<UseMutationOptions<Out, Error, Begun<In>>, "onMutate" | "onSuccess"> = {},
 ) {
   const { mutate, reset, data, variables, isPending, error } = useMutation({
-    mutationFn: ({ given, id }: { given: In; id: string }) => work(given, { "Shim-Work": id }),
+    mutationFn: async ({ given, id, upload }: Begun<In>) => {
+      try {
+        return await work(given, { "Shim-Work": id }, upload.signal);
+      } catch (e) {
+        throw upload.signal.aborted ? ApiProblem.stopped() : e;
+      }
+    },
     ...options,
   });
   const stopped = error instanceof ApiProblem && error.stopped;
   return {
-    begin: (given: In) => mutate({ given, id: newId() }),
+    begin: (given: In) => mutate({ given, id: newId(), upload: new AbortController() }),
     reset,
     data,
     isPending,
     error: stopped ? null : error,
     far: (
       <>
-        {isPending && variables && <HowFar id={variables.id} />}
+        {isPending && variables && <HowFar id={variables.id} upload={variables.upload} />}
         {stopped && <Notice tone="know">Stopped. Nothing was changed.</Notice>}
       </>
     ),
   };
 }
 
-function HowFar({ id }: { id: string }) {
+function HowFar({ id, upload }: { id: string; upload: AbortController }) {
   const path = { params: { path: { id } } };
   const { data: far } = useQuery({
     queryKey: ["under-way", id],
@@ -69,7 +84,15 @@ function HowFar({ id }: { id: string }) {
     refetchInterval: NEXT_LOOK_MS,
     gcTime: 0,
   });
-  const stop = useMutation({ mutationFn: () => answered(api.DELETE("/api/under-way/{id}", path)) });
+  const stop = useMutation({
+    mutationFn: async () => {
+      const { stage } = await answered(api.DELETE("/api/under-way/{id}", path));
+      // The rest of a file that Shim will not look at need not come over the line.
+      if (NOT_ALL_HERE.includes(stage)) upload.abort();
+    },
+  });
+  // One that has not come to Shim yet may be stopped by another press.
+  const press = () => stop.mutate(undefined, { onError: stop.reset });
   if (!far) return null;
   const words = STAGES[far.stage];
   const amount = far.stage === "ARRIVING" ? megabytes : String;
@@ -87,7 +110,7 @@ function HowFar({ id }: { id: string }) {
       <progress aria-label={words} className={BAR} {...(known && { value: far.done, max: far.all })} />
       <p>
         {far.stops ? (
-          <Button disabled={!stop.isIdle} onClick={() => stop.mutate()}>
+          <Button disabled={!stop.isIdle} onClick={press}>
             <Square aria-hidden className="size-5" /> {stop.isIdle ? "Stop" : "Stopping …"}
           </Button>
         ) : (

@@ -95,12 +95,13 @@ function RestorePart() {
   const queries = useQueryClient();
   const [done, setDone] = useState(false);
   const check = useLongWork(
-    (file: File, followed) =>
+    (file: File, followed, signal) =>
       answered(
         api.POST("/api/restore-check", {
           body: file as never,
           bodySerializer: (b: unknown) => b as Blob,
           headers: { "Content-Type": "application/zip", ...followed },
+          signal,
         }),
       ),
     { onMutate: () => setDone(false) },

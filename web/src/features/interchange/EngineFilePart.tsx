@@ -9,14 +9,14 @@ import { FILE_BOX } from "./fileBox";
 export function EngineFilePart() {
   const navigate = useNavigate();
   const take = useLongWork(
-    async (file: File, headers) => {
+    async (file: File, headers, signal) => {
       let document: Schemas["EngineDocument"];
       try {
         document = JSON.parse(await file.text());
       } catch {
         throw new Error(`"${file.name}" is no engine file: it cannot be read as JSON`);
       }
-      return answered(api.PUT("/api/engine-files", { body: document, headers }));
+      return answered(api.PUT("/api/engine-files", { body: document, headers, signal }));
     },
     {
       onSuccess: async (taken) => {

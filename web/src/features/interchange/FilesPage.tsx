@@ -42,13 +42,14 @@ const EXAMPLE = "date;engine_hours;valve;height_in;load\n2026-05-10;1.2;1I;1.950
 function NotebookPart({ engineId }: { engineId: string }) {
   const { hand, setHand } = useSettings();
   const [text, setText] = useState("");
-  const take = useLongWork((keep: boolean, followed) =>
+  const take = useLongWork((keep: boolean, followed, signal) =>
     answered(
       api.POST("/api/engines/{id}/spring-readings", {
         params: { path: { id: engineId }, query: { hand, keep } },
         body: text,
         bodySerializer: (b: string) => b,
         headers: { "Content-Type": "text/csv", ...followed },
+        signal,
       }),
     ),
   );

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.jayway.jsonpath.JsonPath;
 import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -45,7 +47,7 @@ class UnderWayApiTest extends ApiTest {
   private MvcTestResult stopped(Supplier<MvcTestResult> work) throws Exception {
     return followed(
         () -> {
-          assertThat(delete("/api/under-way/" + id)).hasStatus(204);
+          assertThat(delete("/api/under-way/" + id)).hasStatusOk();
           return work.get();
         });
   }
@@ -88,6 +90,25 @@ class UnderWayApiTest extends ApiTest {
   }
 
   @Test
+  void aFileSaysHowMuchOfItHasComeAndIsNotReadOnOnceItIsStopped() throws Exception {
+    MockHttpServletRequest request = new MockHttpServletRequest("PUT", "/api/engine-files");
+    request.addHeader("Shim-Work", id);
+    request.setContent("{\"format\":\"shim-engine\"}".getBytes(StandardCharsets.UTF_8));
+    underWay.doFilter(
+        request,
+        new MockHttpServletResponse(),
+        (q, a) -> {
+          InputStream body = q.getInputStream();
+          assertThat(body.readNBytes(10)).hasSize(10);
+          assertThat(far()).contains("\"stage\":\"ARRIVING\",\"done\":10,\"all\":24");
+          assertThat(body.read()).isEqualTo('"');
+          assertThat(far()).contains("\"done\":11");
+          assertThat(delete("/api/under-way/" + id)).hasStatusOk().bodyText().contains("ARRIVING");
+          assertThatThrownBy(body::read).isInstanceOf(Refusal.class);
+        });
+  }
+
+  @Test
   void whatReplacesGoesThrough() throws Exception {
     followed(
         () -> {
@@ -103,7 +124,7 @@ class UnderWayApiTest extends ApiTest {
     followed(
         () -> {
           underWay.here().at(Stage.TAKING_IN, 1, 8);
-          assertThat(delete("/api/under-way/" + id)).hasStatus(204);
+          assertThat(delete("/api/under-way/" + id)).hasStatusOk();
           assertThatThrownBy(() -> underWay.here().at(Stage.TAKING_IN, 2, 8))
               .isInstanceOf(Refusal.class);
           return "";

@@ -43,7 +43,7 @@ final class FarLine implements Progress {
   private static String words(Stage stage) {
     return switch (stage) {
       case WAITING -> "waiting";
-      case ARRIVING -> "the file is read, bytes";
+      case ARRIVING -> "the file comes, bytes";
       case UNPACKING -> "photos are unpacked";
       case READING -> "every row is read through";
       case TAKING_IN -> "entries are taken in";

@@ -16,6 +16,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Dimension;
+import org.openqa.selenium.ElementClickInterceptedException;
 import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
@@ -133,7 +134,8 @@ final class Browser implements AutoCloseable {
   void await(Condition condition, Duration patience) {
     try {
       new WebDriverWait(driver, patience, Duration.ofMillis(80))
-          .ignoring(StaleElementReferenceException.class)
+          // What a sheet still covers, nobody could press yet.
+          .ignoring(StaleElementReferenceException.class, ElementClickInterceptedException.class)
           .until(d -> condition.holds());
     } catch (TimeoutException e) {
       throw new AssertionError("waited in vain; the page at " + address() + " says:\n" + text(), e);

@@ -2,7 +2,9 @@ package shim.e2e;
 
 import com.sun.net.httpserver.HttpExchange;
 import com.sun.net.httpserver.HttpServer;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.net.InetAddress;
@@ -38,6 +40,7 @@ final class FaultProxy implements AutoCloseable {
   private final AtomicInteger lost = new AtomicInteger();
   private final AtomicInteger carried = new AtomicInteger();
   private volatile boolean cut;
+  private volatile int bytesPerSecond;
 
   /**
    * How bad it is.
@@ -73,6 +76,11 @@ final class FaultProxy implements AutoCloseable {
   /** Nothing goes through until it is joined again. */
   void cut(boolean now) {
     cut = now;
+  }
+
+  /** So fast entries and files go to Shim from now on, also those on their way; 0 is at once. */
+  void goes(int bytes) {
+    bytesPerSecond = bytes;
   }
 
   int lost() {
@@ -136,7 +144,7 @@ final class FaultProxy implements AutoCloseable {
     HttpRequest.Builder request =
         HttpRequest.newBuilder(URI.create(target + x.getRequestURI()))
             .timeout(Duration.ofSeconds(60))
-            .method(x.getRequestMethod(), HttpRequest.BodyPublishers.ofByteArray(body));
+            .method(x.getRequestMethod(), slowly(body));
     x.getRequestHeaders()
         .forEach(
             (name, values) -> {
@@ -145,6 +153,35 @@ final class FaultProxy implements AutoCloseable {
               }
             });
     return client.send(request.build(), HttpResponse.BodyHandlers.ofByteArray());
+  }
+
+  /** A tenth of a second's bytes at a time, as long as the line is slow. */
+  private HttpRequest.BodyPublisher slowly(byte[] body) {
+    if (bytesPerSecond == 0 || body.length == 0) {
+      return HttpRequest.BodyPublishers.ofByteArray(body);
+    }
+    InputStream drops =
+        new ByteArrayInputStream(body) {
+          @Override
+          public int read(byte[] into, int from, int most) {
+            int now = bytesPerSecond;
+            if (now == 0) {
+              return super.read(into, from, most);
+            }
+            hold(100);
+            return super.read(into, from, Math.min(most, Math.max(1, now / 10)));
+          }
+        };
+    return HttpRequest.BodyPublishers.fromPublisher(
+        HttpRequest.BodyPublishers.ofInputStream(() -> drops), body.length);
+  }
+
+  private static void hold(int ms) {
+    try {
+      Thread.sleep(ms);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
   }
 
   private static void answer(HttpExchange x, HttpResponse<byte[]> answer) throws IOException {

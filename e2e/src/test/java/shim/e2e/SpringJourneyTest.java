@@ -194,4 +194,26 @@ class SpringJourneyTest extends OnTheHillV8 {
     browser.await(() -> browser.address().endsWith("/engines/" + id));
     assertThat(shim.get("/api/engines/" + id + "/file")).isEqualTo(exported);
   }
+
+  @Test
+  @Order(8)
+  void aFileOnASlowLineSaysHowFarItIsAndStopsAtAPress() throws IOException {
+    String id = v8.replaceAll(".*/engines/", "");
+    String renamed =
+        shim.get("/api/engines/" + id + "/file").replace("Hill V8", "Another name altogether");
+    Path file = Files.writeString(Files.createTempFile("engine", ".json"), renamed);
+    try (FaultProxy line = new FaultProxy(shim, FaultProxy.Line.GOOD, 1)) {
+      browser.open(line.url("/engines/" + id + "/setup/files")).sees("Import an engine file");
+      line.goes(2_000);
+      browser.upload("Import an engine file", file).sees("The file comes over the line");
+      browser.sees("MB of").press("Stop").sees("Stopped. Nothing was changed.");
+      line.goes(0);
+      assertThat(shim.get("/api/engines")).doesNotContain("Another name altogether");
+      // The box takes a file of the same name only from a hand that opens it.
+      Path again = Files.copy(file, file.resolveSibling("again-" + file.getFileName()));
+      browser.upload("Import an engine file", again);
+      browser.await(() -> browser.address().endsWith("/engines/" + id));
+      browser.sees("Another name altogether");
+    }
+  }
 }

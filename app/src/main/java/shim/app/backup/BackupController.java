@@ -1,6 +1,5 @@
 package shim.app.backup;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Path;
@@ -56,8 +55,8 @@ class BackupController {
    * Reads a backup through without replacing anything: what it holds, and its name for the press.
    */
   @PostMapping(value = "/api/restore-check", consumes = "application/zip")
-  Backups.Checked checkBackup(InputStream file, HttpServletRequest request) throws IOException {
-    return backups.check(file, Math.max(0, request.getContentLengthLong()));
+  Backups.Checked checkBackup(InputStream file) throws IOException {
+    return backups.check(file);
   }
 
   /** Puts a checked backup in place of all there is. */

@@ -196,18 +196,14 @@ class Backups {
    */
   record Checked(UUID id, BackupFile.Holds holds) {}
 
-  /**
-   * Takes a file in beside the data and reads all of it; nothing is replaced.
-   *
-   * @param bytes how many there will be; 0 when nobody knows
-   */
-  Checked check(InputStream file, long bytes) throws IOException {
+  /** Takes a file in beside the data and reads all of it; nothing is replaced. */
+  Checked check(InputStream file) throws IOException {
     UUID id = UUID.randomUUID();
     Path scratch = scratch(id);
     Files.createDirectories(scratch);
     Path zip = scratch.resolveSibling(scratch.getFileName() + ".part");
     try {
-      copy(file, zip, bytes);
+      copy(file, zip);
       return new Checked(id, BackupFile.check(zip, scratch, flyway, underWay.here()));
     } catch (IOException | RuntimeException e) {
       BackupFile.remove(scratch);
@@ -222,15 +218,13 @@ class Backups {
     BackupFile.remove(scratch(id));
   }
 
-  private void copy(InputStream from, Path to, long bytes) throws IOException {
-    Progress far = underWay.here();
+  private void copy(InputStream from, Path to) throws IOException {
     long most = disk.spareBytes() / 2;
     long come = 0;
     byte[] piece = new byte[1 << 16];
     try (var out = Files.newOutputStream(to)) {
       for (int n = from.read(piece); n >= 0; n = from.read(piece)) {
         come += n;
-        far.at(Progress.Stage.ARRIVING, come, bytes);
         if (come > most) {
           throw Refusal.conflict("there is no room on the disk to unpack it: make room there");
         }

@@ -48,9 +48,9 @@ public class UnderWay extends OncePerRequestFilter {
       far = new HowFar(stage, done, all, stage != Stage.REPLACING);
     }
 
-    synchronized boolean stop() {
+    synchronized Optional<HowFar> stop() {
       stopping = far.stops();
-      return stopping;
+      return stopping ? Optional.of(far) : Optional.empty();
     }
   }
 
@@ -64,10 +64,9 @@ public class UnderWay extends OncePerRequestFilter {
     return Optional.ofNullable(all.get(id)).map(f -> f.far).orElse(HowFar.WAITING);
   }
 
-  /** Asks a call to stop; false when it is past that, over, or not here. */
-  boolean stop(UUID id) {
-    Following f = all.get(id);
-    return f != null && f.stop();
+  /** Asks a call to stop: how far it is; nothing when it is past that, over, or not here. */
+  Optional<HowFar> stop(UUID id) {
+    return Optional.ofNullable(all.get(id)).flatMap(Following::stop);
   }
 
   @Override
@@ -82,7 +81,7 @@ public class UnderWay extends OncePerRequestFilter {
     }
     here.set(follow);
     try {
-      chain.doFilter(request, response);
+      chain.doFilter(new ArrivingBody(request, follow), response);
     } finally {
       here.remove();
       all.remove(id);

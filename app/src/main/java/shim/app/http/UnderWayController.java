@@ -1,11 +1,9 @@
 package shim.app.http;
 
 import java.util.UUID;
-import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** How far long work is, and an end to it. */
@@ -26,12 +24,14 @@ class UnderWayController {
     return works.of(id);
   }
 
-  /** Stops a call that is under way; it answers that it was stopped and has changed nothing. */
+  /**
+   * Stops a call that is under way; it answers that it was stopped and has changed nothing. Tells
+   * how far it was.
+   */
   @DeleteMapping("/api/under-way/{id}")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void stop(@PathVariable UUID id) {
-    if (!works.stop(id)) {
-      throw Refusal.conflict("it is over, or so far that it goes through");
-    }
+  UnderWay.HowFar stop(@PathVariable UUID id) {
+    return works
+        .stop(id)
+        .orElseThrow(() -> Refusal.conflict("it is over, or so far that it goes through"));
   }
 }
