@@ -1,7 +1,7 @@
 import "./styles.css";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { RouterProvider } from "@tanstack/react-router";
-import { StrictMode } from "react";
+import { StrictMode, startTransition } from "react";
 import { createRoot } from "react-dom/client";
 import { askAnew } from "./api/anew";
 import { askFirst } from "./api/asksFirst";
@@ -52,14 +52,17 @@ async function begin() {
   await Promise.race([known, new Promise((done) => setTimeout(done, FRAME_STANDS_MS))]);
   const root = document.getElementById("root");
   if (!root) throw new Error("index.html has no #root");
-  createRoot(root).render(
-    <StrictMode>
-      <SettingsProvider>
-        <QueryClientProvider client={queries}>
-          <RouterProvider router={router} />
-        </QueryClientProvider>
-      </SettingsProvider>
-    </StrictMode>,
+  // In short pieces, so that the page answers a thumb in between.
+  startTransition(() =>
+    createRoot(root).render(
+      <StrictMode>
+        <SettingsProvider>
+          <QueryClientProvider client={queries}>
+            <RouterProvider router={router} />
+          </QueryClientProvider>
+        </SettingsProvider>
+      </StrictMode>,
+    ),
   );
   await fetchTheRest();
 }
