@@ -29,6 +29,9 @@ export const ASKED_FIRST: Record<string, readonly string[]> = {
   "/jobs/$id": ["/api/jobs/$id"],
 };
 
+/** And what every page asks. */
+export const ON_EVERY_PAGE: readonly string[] = ["/api/about", "/api/condition", "/api/danger"];
+
 /** Bytes of script a page may take over the line, packed with gzip; more fails the build. */
 const MOST_SCRIPT = 240_000;
 const LEAST_PAGES = 40;
@@ -90,7 +93,7 @@ export function pages(packed: (code: string) => number): Plugin {
           scripts: [...withImports(entry.fileName), ...withImports(chunk.fileName)].filter(
             (s, i, all) => all.indexOf(s) === i,
           ),
-          asks: ASKED_FIRST[path] ?? [],
+          asks: [...(ASKED_FIRST[path] ?? []), ...ON_EVERY_PAGE],
         };
       });
       if (known.length < LEAST_PAGES) throw new Error("the routes are written in a way pages.ts cannot read");

@@ -1,6 +1,6 @@
 import { QueryClient } from "@tanstack/react-query";
 import { afterEach, expect, it, vi } from "vitest";
-import { ASKED_FIRST } from "../../build/pages";
+import { ASKED_FIRST, ON_EVERY_PAGE } from "../../build/pages";
 import { ASKS_FIRST, askFirst } from "./asksFirst";
 import { round, roundTest } from "./queries";
 
@@ -22,8 +22,15 @@ afterEach(() => {
 });
 
 it.each(Object.keys(ASKED_FIRST))("asks on %s what the build names to the browser", async (page) => {
-  await askFirst(open(), page, { id: "7" });
-  expect(calls.sort()).toEqual(ASKED_FIRST[page]?.map((a) => a.replace("$id", "7")).sort());
+  const queries = open();
+  const ofPage = ASKED_FIRST[page]?.map((a) => a.replace("$id", "7")) ?? [];
+  await askFirst(queries, page, { id: "7" });
+  expect(calls.sort()).toEqual([...ofPage, ...ON_EVERY_PAGE].sort());
+  // The next page asks what is its own.
+  calls = [];
+  await queries.invalidateQueries({ refetchType: "none" });
+  await askFirst(queries, page, { id: "7" });
+  expect(calls.sort()).toEqual([...ofPage].sort());
 });
 
 it("knows no page that the build does not", () => {
@@ -33,6 +40,8 @@ it("knows no page that the build does not", () => {
 it("waits for what is not known at all, and asks anew for what is", async () => {
   const queries = open();
   const slow: (() => void)[] = [];
+  await askFirst(queries, "", {});
+  calls = [];
   answer = () => new Promise((done) => slow.push(() => done(Response.json({}))));
   queries.setQueryData(round("7").queryKey, {} as never, { updatedAt: 0 });
   let over = false;

@@ -1,6 +1,9 @@
 import type { FetchQueryOptions, QueryClient } from "@tanstack/react-query";
 import { cam } from "./camQueries";
 import {
+  about,
+  condition,
+  danger,
   engine,
   engineLifters,
   engineReadiness,
@@ -47,12 +50,16 @@ export const ASKS_FIRST: Record<string, (id: string) => Asked[]> = {
   "/jobs/$id": (id) => [job(id)],
 };
 
+/** What stands on every page: asked with the first one, then kept up by itself. */
+const ON_EVERY_PAGE = (): Asked[] => [about(), condition(), danger()];
+
 /** Asks for all of it at once, not one after another as its parts are drawn. Over when all of it is known. */
 export async function askFirst(queries: QueryClient, page: string, params: { id?: string }): Promise<void> {
-  const asked = (ASKS_FIRST[page]?.(params.id ?? "") ?? []).map((q) => ({
-    known: queries.getQueryData(q.queryKey) !== undefined,
-    answer: queries.prefetchQuery(q),
-  }));
+  const knows = (q: Asked) => queries.getQueryData(q.queryKey) !== undefined;
+  const asked = [
+    ...(ASKS_FIRST[page]?.(params.id ?? "") ?? []),
+    ...ON_EVERY_PAGE().filter((q) => !knows(q)),
+  ].map((q) => ({ known: knows(q), answer: queries.prefetchQuery(q) }));
   // What was seen last can be shown at once; its newer answer follows.
   await Promise.all(asked.filter((a) => !a.known).map((a) => a.answer));
 }

@@ -9,6 +9,7 @@ import { HoursRail } from "../../rail/HoursRail";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
+import { Below } from "../../ui/Below";
 import { buttonClass } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { later } from "../../ui/later";
@@ -113,14 +114,14 @@ function SpringsView({ engine, known }: SpringsViewProps) {
           {spring ? (
             <SpringPanel engineId={engine.id} spring={spring} />
           ) : (
-            <>
+            <Below>
               <section className="scribed rounded p-4" aria-label="The set over its hours">
                 <h2 className="mb-1 text-lg">The set over its hours, loss in %</h2>
                 <SetChart known={known} onValve={setValve} />
               </section>
               <TesterPart tests={known.tests} />
               <WorstList known={known} onValve={setValve} />
-            </>
+            </Below>
           )}
         </div>
       </div>

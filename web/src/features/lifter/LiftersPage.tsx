@@ -8,6 +8,7 @@ import { HoursRail } from "../../rail/HoursRail";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
+import { Below } from "../../ui/Below";
 import { Choice } from "../../ui/Choice";
 import { later } from "../../ui/later";
 import { unitName } from "../../units/lash";
@@ -107,7 +108,7 @@ function Overview({ engine, known, drift, onValve }: ViewProps & { onValve: (v: 
   const { unsee } = useSeen(engine.id, known.engineHours);
   const rest = [...known.engine, ...known.cylinders];
   return (
-    <>
+    <Below>
       {!known.hydraulic && <CommonPart drift={drift} />}
       {known.valves.some((v) => !v.lifter) && <NewLiftersPart engine={engine} known={known} />}
       <LobesPart lobes={known.lobes} onValve={onValve} />
@@ -118,6 +119,6 @@ function Overview({ engine, known, drift, onValve }: ViewProps & { onValve: (v: 
         </section>
       )}
       <RulesPart engineId={engine.id} rules={known.rules} />
-    </>
+    </Below>
   );
 }
