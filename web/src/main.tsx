@@ -12,7 +12,7 @@ import { receive } from "./outbox/receive";
 import { routerOf } from "./routes";
 import { openWithoutNetwork } from "./shell/newer";
 import { SettingsProvider } from "./shell/settings";
-import { fetchTheRest } from "./ui/later";
+import { atRest, fetchTheRest } from "./ui/later";
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -32,7 +32,6 @@ const queries = new QueryClient({
 askAnew(queries);
 receive(queries);
 startSending();
-openWithoutNetwork();
 
 const router = routerOf(queries);
 
@@ -64,6 +63,8 @@ async function begin() {
       </StrictMode>,
     ),
   );
+  await atRest();
+  openWithoutNetwork();
   await fetchTheRest();
 }
 

@@ -65,12 +65,14 @@ export function later<N extends string, P extends object>(
   );
 }
 
+/** What no page waits for begins once the page shown is at rest: it would take its line and processor. */
+export const atRest = () => wait(AT_REST_MS);
+
 /**
- * Once the page shown is at rest, all other parts come one after another, so that each opens at the
- * car although the line may have dropped meanwhile.
+ * All other parts come one after another, so that each opens at the car although the line may have
+ * dropped meanwhile.
  */
 export async function fetchTheRest(pause: Pause = wait) {
-  await pause(AT_REST_MS);
   for (const next of toCome.splice(0)) {
     await next();
     await pause(0);

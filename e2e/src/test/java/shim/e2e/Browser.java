@@ -157,8 +157,8 @@ final class Browser implements AutoCloseable {
   boolean opensWithoutNetwork() {
     return Boolean.TRUE.equals(
         answer(
-            "navigator.serviceWorker.ready.then(async r => done("
-                + "!!r.active && (await caches.keys()).length > 0));"));
+            "navigator.serviceWorker.getRegistration().then(async r => done("
+                + "!!r?.active && (await caches.keys()).length > 0));"));
   }
 
   /** What was seen last lies on this device too, with this in it: it is written a moment later. */
