@@ -5,7 +5,7 @@
 import { launch } from "chrome-launcher";
 import lighthouse from "lighthouse";
 import { demo } from "../demo.mjs";
-import { tell } from "../tell.mjs";
+import { middle, tell } from "../tell.mjs";
 import { CHROMIUM, pages } from "./pages.mjs";
 
 // The same on every machine; times are not, so they are told and never held.
@@ -14,22 +14,30 @@ const HOLD = process.argv.includes("--hold");
 const HELD = ["round"];
 const MOST = { script: 215_000, all: 330_000, shift: 0.02, accessibility: 100 };
 
+// The preset makes the processor four times slower, meant for a machine of 1500 to 2000 by Lighthouse's own
+// benchmark (its docs/throttling.md, from memory; its environment.js warns below 1000). A slower machine is
+// slowed down too much, so each page is looked at a second time with that put right, by the lower of the two.
+const PRESET = 4;
+const MEANT_FOR = 1500;
+const TIMES = HOLD ? 1 : 3;
+
 /** A browser on a busy machine may fail to answer at all: that is no fault of the page. */
-async function look(name, address, tries = 3) {
+async function look(name, address, slower = PRESET, tries = 3) {
   try {
-    return await once(name, address);
+    return await once(name, address, slower);
   } catch (fault) {
     if (tries === 1) throw fault;
-    return look(name, address, tries - 1);
+    return look(name, address, slower, tries - 1);
   }
 }
 
-async function once(name, address) {
+async function once(name, address, slower) {
   const chrome = await launch({ chromePath: "/usr/bin/chromium", chromeFlags: CHROMIUM });
   try {
     const { lhr } = await lighthouse(address, {
       port: chrome.port,
       onlyCategories: ["performance", "accessibility"],
+      throttling: { cpuSlowdownMultiplier: slower },
     });
     if (lhr.runtimeError) throw new Error(lhr.runtimeError.message);
     const { audits, categories, environment } = lhr;
@@ -37,6 +45,7 @@ async function once(name, address) {
     const bytes = (of) => sent.filter(of).reduce((sum, r) => sum + r.transferSize, 0);
     return {
       name,
+      slower,
       performance: Math.round(categories.performance.score * 100),
       accessibility: Math.round(categories.accessibility.score * 100),
       first: audits["first-contentful-paint"].numericValue,
@@ -56,6 +65,16 @@ async function once(name, address) {
   }
 }
 
+/** A page looked at some times: of each figure the middle one, of the faults all. */
+async function some(name, address, slower = PRESET) {
+  const looks = [];
+  while (looks.length < TIMES) looks.push(await look(name, address, slower));
+  const [first] = looks;
+  const of = (key) => (typeof first[key] === "number" ? middle(looks.map((l) => l[key])) : first[key]);
+  const all = Object.fromEntries(Object.keys(first).map((key) => [key, of(key)]));
+  return { ...all, faults: [...new Set(looks.flatMap((l) => l.faults))] };
+}
+
 const seconds = (ms) => `${(ms / 1000).toFixed(1)} s`;
 const kB = (bytes) => `${Math.round(bytes / 1000)} kB`;
 
@@ -63,6 +82,7 @@ function table(found) {
   const rows = found.map((f) =>
     [
       f.name,
+      `${f.slower.toFixed(1)} times`,
       f.performance,
       f.accessibility,
       seconds(f.first),
@@ -75,8 +95,8 @@ function table(found) {
     ].join(" | "),
   );
   return [
-    "page | performance | accessibility | first content | largest | blocked | shift | script | all | machine",
-    "---|---|---|---|---|---|---|---|---|---",
+    "page | processor slowed | performance | accessibility | first content | largest | blocked | shift | script | all | machine",
+    "---|---|---|---|---|---|---|---|---|---|---",
     ...rows,
   ].join("\n");
 }
@@ -92,7 +112,12 @@ const { base, end } = await demo();
 try {
   const found = [];
   const all = Object.entries(await pages(base)).filter(([name]) => !HOLD || HELD.includes(name));
-  for (const [name, path] of all) found.push(await look(name, base + path));
+  for (const [name, path] of all) {
+    const preset = await some(name, base + path);
+    found.push(preset);
+    const right = (PRESET * preset.machine) / MEANT_FOR;
+    if (!HOLD && right < PRESET) found.push(await some(name, base + path, Math.max(1, right)));
+  }
   tell("pages", table(found));
   const over = HOLD ? trouble(found) : [];
   for (const words of over) console.error(words);
