@@ -21,6 +21,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.locks.LockSupport;
 
 /**
  * A bad line between a page and Shim: it holds answers back, loses requests on the way there or the
@@ -29,6 +30,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 final class FaultProxy implements AutoCloseable {
   private static final Set<String> NOT_CARRIED =
       Set.of("connection", "content-length", "host", "upgrade", "transfer-encoding", "expect");
+  private static final long TENTH_NS = TimeUnit.MILLISECONDS.toNanos(100);
   private final HttpServer server;
   private final ExecutorService hands = Executors.newCachedThreadPool();
   private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor();
@@ -168,20 +170,12 @@ final class FaultProxy implements AutoCloseable {
             if (now == 0) {
               return super.read(into, from, most);
             }
-            hold(100);
+            LockSupport.parkNanos(TENTH_NS);
             return super.read(into, from, Math.min(most, Math.max(1, now / 10)));
           }
         };
     return HttpRequest.BodyPublishers.fromPublisher(
         HttpRequest.BodyPublishers.ofInputStream(() -> drops), body.length);
-  }
-
-  private static void hold(int ms) {
-    try {
-      Thread.sleep(ms);
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-    }
   }
 
   private static void answer(HttpExchange x, HttpResponse<byte[]> answer) throws IOException {
