@@ -111,18 +111,20 @@ function SpringsView({ engine, known }: SpringsViewProps) {
         <div className="flex min-h-0 min-w-0 flex-col gap-3 min-[1000px]:overflow-y-auto" tabIndex={0}>
           <SeenInRounds engineId={engine.id} part="SPRING" />
           <Headline engineId={engine.id} known={known} onValve={setValve} />
-          {spring ? (
-            <SpringPanel engineId={engine.id} spring={spring} />
-          ) : (
-            <Below>
-              <section className="scribed rounded p-4" aria-label="The set over its hours">
-                <h2 className="mb-1 text-lg">The set over its hours, loss in %</h2>
-                <SetChart known={known} onValve={setValve} />
-              </section>
-              <TesterPart tests={known.tests} />
-              <WorstList known={known} onValve={setValve} />
-            </Below>
-          )}
+          <Below>
+            {spring ? (
+              <SpringPanel engineId={engine.id} spring={spring} />
+            ) : (
+              <>
+                <section className="scribed rounded p-4" aria-label="The set over its hours">
+                  <h2 className="mb-1 text-lg">The set over its hours, loss in %</h2>
+                  <SetChart known={known} onValve={setValve} />
+                </section>
+                <TesterPart tests={known.tests} />
+                <WorstList known={known} onValve={setValve} />
+              </>
+            )}
+          </Below>
         </div>
       </div>
       {r && h && l && (

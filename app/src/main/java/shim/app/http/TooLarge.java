@@ -1,11 +1,8 @@
 package shim.app.http;
 
 import jakarta.servlet.FilterChain;
-import jakarta.servlet.ReadListener;
 import jakarta.servlet.ServletException;
-import jakarta.servlet.ServletInputStream;
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
@@ -75,7 +72,13 @@ class TooLarge extends OncePerRequestFilter {
     } else if (request.getContentLengthLong() >= 0) {
       chain.doFilter(request, response);
     } else {
-      chain.doFilter(new Counted(request, most), response);
+      chain.doFilter(new CountedBody(request, come -> refuseMoreThan(most, come)), response);
+    }
+  }
+
+  private static void refuseMoreThan(long most, long come) throws Exceeded {
+    if (come > most) {
+      throw new Exceeded();
     }
   }
 
@@ -98,65 +101,5 @@ class TooLarge extends OncePerRequestFilter {
     response.setStatus(problem.getStatus());
     response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
     response.getOutputStream().write(json.writeValueAsBytes(problem));
-  }
-
-  private static final class Counted extends HttpServletRequestWrapper {
-    private final long most;
-
-    Counted(HttpServletRequest request, long most) {
-      super(request);
-      this.most = most;
-    }
-
-    @Override
-    public ServletInputStream getInputStream() throws IOException {
-      return new Counting(super.getInputStream(), most);
-    }
-  }
-
-  private static final class Counting extends ServletInputStream {
-    private final ServletInputStream in;
-    private long left;
-
-    Counting(ServletInputStream in, long most) {
-      this.in = in;
-      this.left = most;
-    }
-
-    @Override
-    public int read() throws IOException {
-      int b = in.read();
-      count(b < 0 ? 0 : 1);
-      return b;
-    }
-
-    @Override
-    public int read(byte[] into, int from, int length) throws IOException {
-      int n = in.read(into, from, length);
-      count(Math.max(0, n));
-      return n;
-    }
-
-    private void count(int n) throws Exceeded {
-      left -= n;
-      if (left < 0) {
-        throw new Exceeded();
-      }
-    }
-
-    @Override
-    public boolean isFinished() {
-      return in.isFinished();
-    }
-
-    @Override
-    public boolean isReady() {
-      return in.isReady();
-    }
-
-    @Override
-    public void setReadListener(ReadListener listener) {
-      in.setReadListener(listener);
-    }
   }
 }

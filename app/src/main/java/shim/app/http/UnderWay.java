@@ -80,8 +80,11 @@ public class UnderWay extends OncePerRequestFilter {
       return;
     }
     here.set(follow);
+    long bytes = Math.max(0, request.getContentLengthLong());
     try {
-      chain.doFilter(new ArrivingBody(request, follow), response);
+      chain.doFilter(
+          new CountedBody(request, come -> follow.at(Progress.Stage.ARRIVING, come, bytes)),
+          response);
     } finally {
       here.remove();
       all.remove(id);

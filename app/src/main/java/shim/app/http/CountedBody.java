@@ -6,27 +6,34 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import java.io.IOException;
 
-/** A request that says how much of its body has come, whoever reads it. */
-final class ArrivingBody extends HttpServletRequestWrapper {
-  private final Progress far;
+/** A request whose body is counted as it comes, whoever reads it. */
+final class CountedBody extends HttpServletRequestWrapper {
+  private final Coming coming;
 
-  ArrivingBody(HttpServletRequest request, Progress far) {
+  CountedBody(HttpServletRequest request, Coming coming) {
     super(request);
-    this.far = far;
+    this.coming = coming;
+  }
+
+  /** Told how many bytes have come in all; what it throws ends the reading. */
+  @FunctionalInterface
+  interface Coming {
+    void come(long bytes) throws IOException;
   }
 
   @Override
   public ServletInputStream getInputStream() throws IOException {
-    return new Counted(super.getInputStream());
+    return new Counted(super.getInputStream(), coming);
   }
 
-  private final class Counted extends ServletInputStream {
+  private static final class Counted extends ServletInputStream {
     private final ServletInputStream body;
-    private final long all = Math.max(0, getContentLengthLong());
+    private final Coming coming;
     private long come;
 
-    Counted(ServletInputStream body) {
+    Counted(ServletInputStream body, Coming coming) {
       this.body = body;
+      this.coming = coming;
     }
 
     @Override
@@ -43,10 +50,10 @@ final class ArrivingBody extends HttpServletRequestWrapper {
       return read;
     }
 
-    private void count(int read) {
+    private void count(int read) throws IOException {
       if (read > 0) {
         come += read;
-        far.at(Progress.Stage.ARRIVING, come, all);
+        coming.come(come);
       }
     }
 
