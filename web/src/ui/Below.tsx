@@ -1,6 +1,9 @@
 import { type ReactNode, startTransition, useEffect, useState } from "react";
 
-/** What lies below what a page is opened for: drawn once that can be seen. */
+/**
+ * What lies below what a page is opened for: drawn once that can be seen. For what is longer than a
+ * screen: shorter, it would leave room that others then fill.
+ */
 export function Below({ children }: { children: ReactNode }) {
   const [now, setNow] = useState(false);
   useEffect(() => {

@@ -8,7 +8,6 @@ import { HoursRail } from "../../rail/HoursRail";
 import { EngineFrame, Waiting } from "../../shell/EngineFrame";
 import { Problem } from "../../shell/Problem";
 import { useSettings } from "../../shell/settings";
-import { Below } from "../../ui/Below";
 import { Choice } from "../../ui/Choice";
 import { later } from "../../ui/later";
 import { unitName } from "../../units/lash";
@@ -17,14 +16,12 @@ import { CommonPart } from "./CommonPart";
 import { Headline, Legend, Others } from "./LiftersParts";
 import { LobesPart } from "./LobesPart";
 import { type LifterShown, lifterFaces, SHOWN } from "./lifterFaces";
+import { NewLiftersPart } from "./NewLiftersPart";
+import { RulesPart } from "./RulesPart";
 import { SeenList } from "./SeenList";
 import { useSeen } from "./useSeen";
 
 const ValveStory = later(() => import("./ValveStory"), "ValveStory");
-
-const RulesPart = later(() => import("./RulesPart"), "RulesPart");
-
-const NewLiftersPart = later(() => import("./NewLiftersPart"), "NewLiftersPart");
 
 /** Lifters, lobes and what the lash is trying to say. */
 export function LiftersPage() {
@@ -108,7 +105,7 @@ function Overview({ engine, known, drift, onValve }: ViewProps & { onValve: (v: 
   const { unsee } = useSeen(engine.id, known.engineHours);
   const rest = [...known.engine, ...known.cylinders];
   return (
-    <Below>
+    <>
       {!known.hydraulic && <CommonPart drift={drift} />}
       {known.valves.some((v) => !v.lifter) && <NewLiftersPart engine={engine} known={known} />}
       <LobesPart lobes={known.lobes} onValve={onValve} />
@@ -119,6 +116,6 @@ function Overview({ engine, known, drift, onValve }: ViewProps & { onValve: (v: 
         </section>
       )}
       <RulesPart engineId={engine.id} rules={known.rules} />
-    </Below>
+    </>
   );
 }

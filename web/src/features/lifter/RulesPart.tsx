@@ -1,65 +1,16 @@
-import * as z from "zod";
-import { askedAnew } from "../../api/anew";
-import { answered, api, type Schemas } from "../../api/client";
-import { useSettings } from "../../shell/settings";
-import { Button } from "../../ui/Button";
-import { Field } from "../../ui/Field";
-import { Notice } from "../../ui/Notice";
-import { useEntry } from "../../ui/useEntry";
-import { boxText, figure } from "../../units/boxes";
+import { useState } from "react";
+import { later } from "../../ui/later";
+import type { RulesProps } from "./RulesForm";
 
-type Rules = Schemas["LifterRulesSheet"];
+const RulesForm = later(() => import("./RulesForm"), "RulesForm");
 
-const RULES = z.object({
-  rollerSolidHours: figure(),
-  flatHours: figure(),
-  hydraulicHours: figure(),
-  smallestThouPerHour: figure(),
-});
-
-/** Intervals by kind and how small a drift is worth finding: the team's own. */
-export function RulesPart({ engineId, rules }: { engineId: string; rules: Rules }) {
-  const { hand } = useSettings();
-  const { box, submit, keeping, kept, trouble } = useEntry({
-    schema: RULES,
-    first: {
-      rollerSolidHours: boxText(rules.rollerSolidHours),
-      flatHours: boxText(rules.flatHours),
-      hydraulicHours: boxText(rules.hydraulicHours),
-      smallestThouPerHour: boxText(rules.smallestThouPerHour),
-    },
-    send: (body) =>
-      answered(
-        api.PUT("/api/engines/{id}/lifter-rules", {
-          params: { path: { id: engineId }, query: { who: hand || undefined } },
-          body,
-        }),
-      ),
-    kept: askedAnew,
-  });
+/** The team's own limits, seldom changed: their form comes when it is opened, and stays with what is typed. */
+export function RulesPart(props: RulesProps) {
+  const [opened, setOpened] = useState(false);
   return (
-    <details className="scribed rounded px-4 py-2">
+    <details className="scribed rounded px-4 py-2" onToggle={() => setOpened(true)}>
       <summary className="min-h-11 content-center font-semibold">Intervals and limits</summary>
-      <form className="grid gap-3 pb-3 min-[700px]:grid-cols-2" onSubmit={submit}>
-        <Field
-          label="Solid rollers, hours"
-          hint="interval to a rebuild or new ones"
-          inputMode="decimal"
-          {...box("rollerSolidHours")}
-        />
-        <Field label="Flat tappets, hours" inputMode="decimal" {...box("flatHours")} />
-        <Field label="Hydraulic lifters, hours" inputMode="decimal" {...box("hydraulicHours")} />
-        <Field
-          label="Smallest drift worth finding, thou/h"
-          hint="0.5 when left empty"
-          inputMode="decimal"
-          {...box("smallestThouPerHour")}
-        />
-        {trouble && <Notice tone="stop">{trouble}</Notice>}
-        <Button type="submit" disabled={keeping}>
-          {kept ? "Kept" : "Keep"}
-        </Button>
-      </form>
+      {opened && <RulesForm {...props} />}
     </details>
   );
 }
