@@ -1,9 +1,9 @@
 package shim.app;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -13,6 +13,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.context.TestConfiguration;
@@ -36,6 +37,7 @@ import org.springframework.test.web.servlet.assertj.MvcTestResult;
 // A file that is sent would be printed with a failure, and Maven stumbles over it.
 @AutoConfigureMockMvc(print = MockMvcPrint.NONE)
 abstract class ApiTest {
+  private static final Pattern ID = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
   private static final LocalDateTime SEVEN = LocalDateTime.of(2026, 12, 1, 7, 0);
   protected static final Clock CLOCK =
       Clock.offset(
@@ -106,9 +108,22 @@ abstract class ApiTest {
     return found[0];
   }
 
+  /** An engine's file under other ids throughout, taken in, comes out as it went in. */
+  protected void comesBackInAsAnotherEngine(String engineId) {
+    String other = underOtherIds(text(get("/api/engines/" + engineId + "/file")));
+    assertThat(put("/api/engine-files", other)).hasStatusOk();
+    String there = "/api/engines/" + underOtherIds(engineId) + "/file";
+    assertThat(text(get(there))).isEqualTo(other);
+  }
+
+  private static String underOtherIds(String text) {
+    return ID.matcher(text)
+        .replaceAll(m -> UUID.nameUUIDFromBytes(m.group().getBytes(UTF_8)).toString());
+  }
+
   protected static String resource(String name) {
     try (var in = ApiTest.class.getResourceAsStream("/" + name)) {
-      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+      return new String(in.readAllBytes(), UTF_8);
     } catch (IOException e) {
       throw new java.io.UncheckedIOException(e);
     }

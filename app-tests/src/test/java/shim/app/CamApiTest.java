@@ -149,10 +149,14 @@ class CamApiTest extends ApiTest {
   }
 
   private String measured(String valve, boolean design, double lift) {
+    return measured(lobe(csv(168, lift, "lift"), valve), design);
+  }
+
+  private String measured(String table, boolean design) {
     String id = UUID.randomUUID().toString();
     String kept =
         "{\"table\":%s,\"column\":0,\"name\":\"own dial\",\"design\":%s,\"engineHours\":3,\"hand\":\"KV\"}"
-            .formatted(lobe(csv(168, lift, "lift"), valve), design);
+            .formatted(table, design);
     assertThat(put("/api/engines/" + engine + "/cam/lobes/" + id, kept)).hasStatusOk();
     return id;
   }
@@ -194,6 +198,22 @@ class CamApiTest extends ApiTest {
     assertThat(JsonPath.<List<Boolean>>read(left, "$.lobes[*].design")).containsExactly(true);
     put("/api/engines/" + engine + "/cam/by-the-card", "{\"kind\":\"INTAKE\",\"hand\":\"KV\"}");
     assertThat(number(facts(), path)).isEqualTo(number(before, path));
+  }
+
+  /**
+   * The same readings are two lobes: the dial stood on the lobe, and on a valve behind a rocker of
+   * 1.6.
+   */
+  @Test
+  void readingsOfAValveAreTheLobesByTheRatio() {
+    String table = lobe(csv(168, 0.42, "lift"), "1I");
+    measured(table, true);
+    measured(table.replace("\"on\":\"LOBE\"", "\"on\":\"VALVE\""), false);
+    String room = text(get("/api/engines/" + engine + "/cam"));
+    assertThat(number(room, "$.lobes[?(@.design==true)].figures.liftIn"))
+        .isCloseTo(0.42, within(5e-4));
+    assertThat(number(room, "$.lobes[?(@.design==false)].figures.liftIn"))
+        .isCloseTo(0.42 / 1.6, within(5e-4));
   }
 
   /** What the engine's sheet comes to now. */

@@ -1,9 +1,15 @@
 package shim.app;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
 import java.util.UUID;
+import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 
 /** An answer is kept until the records change, whoever asks. */
@@ -35,6 +41,27 @@ class KeptAnswersApiTest extends ApiTest {
     assertThat(after).hasStatusOk();
     assertThat(text(after)).contains("Larch").isNotEqualTo(text(first));
     assertThat(mark(after)).isNotEqualTo(mark(first));
+  }
+
+  /** Asked twice by each: the first is computed, the second kept. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {"gzip|true", "br, GZIP ;q=0.5|true", "gzip;q=0, br|false", "identity|false"})
+  void anAnswerIsPackedForWhoTakesItPacked(String takes, boolean packed) throws IOException {
+    String hours = "/api/engines/" + engine(resource("v8.json")) + "/hours";
+    String plain = text(http.get().uri(hours).header("Cache-Control", "no-store").exchange());
+    for (int time = 1; time <= 2; time++) {
+      var answer = http.get().uri(hours).header("Accept-Encoding", takes).exchange().getResponse();
+      assertThat(answer.getHeaders("Vary")).contains("Accept-Encoding");
+      assertThat(answer.getHeader("Content-Encoding")).isEqualTo(packed ? "gzip" : null);
+      byte[] body = answer.getContentAsByteArray();
+      assertThat(answer.getContentLength()).isEqualTo(body.length);
+      if (packed) {
+        body = new GZIPInputStream(new ByteArrayInputStream(body)).readAllBytes();
+      }
+      assertThat(new String(body, UTF_8)).isEqualTo(plain);
+    }
   }
 
   @Test

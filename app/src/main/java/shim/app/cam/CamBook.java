@@ -36,7 +36,6 @@ import shim.core.engine.EngineSheet.CamSheet;
 import shim.core.engine.EngineSheet.LobeSheet;
 import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
-import shim.core.lobe.LiftTable;
 import shim.core.lobe.SmoothLobe;
 
 /** Keeps what the bench measures and what is set for it. */
@@ -49,12 +48,14 @@ public class CamBook {
   private final Sheets sheets;
   private final CamReadingRows readings;
   private final Engines engines;
+  private final LobeTables tables;
   private final Clock clock;
 
-  CamBook(Sheets sheets, CamReadingRows readings, Engines engines, Clock clock) {
+  CamBook(Sheets sheets, CamReadingRows readings, Engines engines, LobeTables tables, Clock clock) {
     this.sheets = sheets;
     this.readings = readings;
     this.engines = engines;
+    this.tables = tables;
     this.clock = clock;
   }
 
@@ -228,7 +229,7 @@ public class CamBook {
   /** Keeps a lift table that is believed. */
   public void putLobe(UUID id, LobeTableSheet sheet, String hand) {
     Engine engine = engines.get(sheet.engineId()).engine();
-    smooth(sheet, engine);
+    tables.smooth(sheet, engine);
     Integer version =
         sheets
             .of(id.toString(), Documents.Kind.LOBE_TABLE, LobeTableSheet.class)
@@ -260,28 +261,11 @@ public class CamBook {
     putLobe(id, aside, hand);
   }
 
-  /** A lift table as the smooth lobe it is; refused in words where it is none. */
-  static SmoothLobe smooth(LobeTableSheet sheet, Engine engine) {
-    BenchSums.valve(sheet.valve(), engine);
-    if (sheet.crankDeg().size() != sheet.dialIn().size()) {
-      throw Refusal.invalid("table", "there are more angles than lifts, or fewer");
-    }
-    List<LiftTable.Point> points =
-        IntStream.range(0, sheet.crankDeg().size())
-            .mapToObj(i -> new LiftTable.Point(sheet.crankDeg().get(i), sheet.dialIn().get(i)))
-            .toList();
-    try {
-      return new SmoothLobe(new LiftTable(points), sheet.perLobe());
-    } catch (IllegalArgumentException e) {
-      throw Refusal.invalid("table", String.valueOf(e.getMessage()));
-    }
-  }
-
   /** From now on a measured lobe stands for all valves of its kind. */
   public void use(UUID lobeId, String hand) {
     LobeTableSheet table = lobe(lobeId);
     Engines.Stored stored = engines.get(table.engineId());
-    SmoothLobe lobe = smooth(table, stored.engine());
+    SmoothLobe lobe = tables.smooth(table, stored.engine());
     int half = (int) Math.ceil(Math.max(-first(lobe), last(lobe)) / KEPT_STEP_DEG) * KEPT_STEP_DEG;
     List<Double> lifts =
         IntStream.rangeClosed(0, 2 * half / KEPT_STEP_DEG)

@@ -57,12 +57,15 @@ public class CamReader {
   private final Engines engines;
   private final EngineClock clock;
   private final Clearances clearances;
+  private final LobeTables tables;
 
-  CamReader(CamBook book, Engines engines, EngineClock clock, Clearances clearances) {
+  CamReader(
+      CamBook book, Engines engines, EngineClock clock, Clearances clearances, LobeTables tables) {
     this.book = book;
     this.engines = engines;
     this.clock = clock;
     this.clearances = clearances;
+    this.tables = tables;
   }
 
   CamView view(UUID engineId) {
@@ -267,7 +270,7 @@ public class CamReader {
     CamBench bench = CamBook.benchOf(stored.sheet());
     Map<UUID, LobeTableSheet> kept = book.lobes(stored.id(), engine);
     Map<UUID, SmoothLobe> smoothed = new LinkedHashMap<>();
-    kept.forEach((id, l) -> smoothed.put(id, CamBook.smooth(l, engine)));
+    kept.forEach((id, l) -> smoothed.put(id, tables.smooth(l, engine)));
     Map<String, SmoothLobe> designs = new HashMap<>();
     smoothed.forEach(
         (id, smooth) -> {

@@ -56,12 +56,19 @@ class Floats {
   private final Engines engines;
   private final SpringStanding standing;
   private final SpringTypes types;
+  private final LobeTables tables;
 
-  Floats(CamBook book, Engines engines, SpringStanding standing, SpringTypes types) {
+  Floats(
+      CamBook book,
+      Engines engines,
+      SpringStanding standing,
+      SpringTypes types,
+      LobeTables tables) {
     this.book = book;
     this.engines = engines;
     this.standing = standing;
     this.types = types;
+    this.tables = tables;
   }
 
   /** A spring at its valve, with its load when new and the height it stands at. */
@@ -202,7 +209,7 @@ class Floats {
       double top) {
     double ratio = engine.drive().ratio(kind);
     double lash = engine.lash().targetIn(kind);
-    SmoothLobe lobe = CamBook.smooth(table, engine);
+    SmoothLobe lobe = tables.smooth(table, engine);
     return new Laid(
         new FloatMargin(lobe, ratio, lash, train),
         ratio,

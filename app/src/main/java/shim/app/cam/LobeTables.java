@@ -1,5 +1,7 @@
 package shim.app.cam;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -10,18 +12,25 @@ import shim.app.cam.CamViews.DurationAt;
 import shim.app.cam.CamViews.LobeFigures;
 import shim.app.cam.CamViews.MotionView;
 import shim.app.http.Refusal;
+import shim.core.engine.Engine;
 import shim.core.lobe.LiftTable;
 import shim.core.lobe.LobeCurve;
 import shim.core.lobe.SmoothLobe;
 
-/** Lift tables as text, looked at before they are kept, and what a kept one says. */
+/** Lift tables as text, looked at before they are kept, the lobes they are, and what these say. */
 @Component
 class LobeTables {
   private static final List<Double> AT_IN =
       List.of(0.004, 0.006, 0.010, 0.015, 0.020, 0.050, 0.100, 0.200, 0.300);
   private static final double DRAWN_DEG = 4;
+  private static final int KEPT = 64;
+
+  /** All that a smooth lobe is made of. */
+  private record Measured(List<Double> crankDeg, List<Double> dialIn, double perLobe) {}
 
   private final LiftCsv csv;
+  private final Cache<Measured, SmoothLobe> smoothed =
+      Caffeine.newBuilder().maximumSize(KEPT).build();
 
   LobeTables(LiftCsv csv) {
     this.csv = csv;
@@ -66,13 +75,33 @@ class LobeTables {
         : points;
   }
 
+  /**
+   * A lift table as the smooth lobe it is, smoothed once and not again for each change to the
+   * engine; refused in words where it is none.
+   */
+  SmoothLobe smooth(LobeTableSheet sheet, Engine engine) {
+    BenchSums.valve(sheet.valve(), engine);
+    if (sheet.crankDeg().size() != sheet.dialIn().size()) {
+      throw Refusal.invalid("table", "there are more angles than lifts, or fewer");
+    }
+    try {
+      return smoothed.get(
+          new Measured(sheet.crankDeg(), sheet.dialIn(), sheet.perLobe()),
+          m -> new SmoothLobe(table(sheet), m.perLobe()));
+    } catch (IllegalArgumentException e) {
+      throw Refusal.invalid("table", String.valueOf(e.getMessage()));
+    }
+  }
+
+  private static LiftTable table(LobeTableSheet sheet) {
+    return new LiftTable(
+        IntStream.range(0, sheet.crankDeg().size())
+            .mapToObj(i -> new LiftTable.Point(sheet.crankDeg().get(i), sheet.dialIn().get(i)))
+            .toList());
+  }
+
   static LobeFigures figures(LobeTableSheet sheet, SmoothLobe smooth) {
-    LiftTable table =
-        new LiftTable(
-            IntStream.range(0, sheet.crankDeg().size())
-                .mapToObj(i -> new LiftTable.Point(sheet.crankDeg().get(i), sheet.dialIn().get(i)))
-                .toList());
-    return figures(table, smooth, sheet.crankDeg().size());
+    return figures(table(sheet), smooth, sheet.crankDeg().size());
   }
 
   private static LobeFigures figures(LiftTable table, SmoothLobe smooth, int rows) {

@@ -6,6 +6,8 @@ import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
@@ -13,6 +15,8 @@ import java.util.Objects;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.regex.Pattern;
+import java.util.zip.GZIPInputStream;
+import java.util.zip.GZIPOutputStream;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
@@ -30,6 +34,10 @@ class KeptAnswers extends OncePerRequestFilter {
   private static final long MOST_BYTES = 32L << 20;
   private static final Duration UNUSED = Duration.ofMinutes(5);
 
+  /** Gzip is taken, unless it is named with a weight of nought. */
+  private static final Pattern PACKED =
+      Pattern.compile("(?i)\\b(gzip|x-gzip)\\b(?!\\s*;\\s*q\\s*=\\s*0(\\.0*)?\\s*(,|$))");
+
   /** Made of the records alone: no instrument, no other thread and no second hand is in them. */
   private static final List<Pattern> OF_THE_RECORDS =
       List.of(
@@ -41,13 +49,28 @@ class KeptAnswers extends OncePerRequestFilter {
           Pattern.compile("/api/springs/[\\w-]+/life"),
           Pattern.compile("/api/heads(/[\\w-]+)?"));
 
-  private record Kept(String type, byte[] body) {}
+  /** As it goes over the line: packed once, not for each who asks. */
+  private record Kept(String type, byte[] packed) {
+    static Kept of(String type, byte[] body) throws IOException {
+      ByteArrayOutputStream packed = new ByteArrayOutputStream();
+      try (GZIPOutputStream out = new GZIPOutputStream(packed)) {
+        out.write(body);
+      }
+      return new Kept(type, packed.toByteArray());
+    }
+
+    byte[] body() throws IOException {
+      try (GZIPInputStream in = new GZIPInputStream(new ByteArrayInputStream(packed))) {
+        return in.readAllBytes();
+      }
+    }
+  }
 
   private final Changes changes;
   private final AsyncCache<String, Kept> kept =
       Caffeine.newBuilder()
           .maximumWeight(MOST_BYTES)
-          .weigher((String key, Kept k) -> key.length() + k.body().length)
+          .weigher((String key, Kept k) -> key.length() + k.packed().length)
           .expireAfterAccess(UNUSED)
           .buildAsync();
 
@@ -70,6 +93,7 @@ class KeptAnswers extends OncePerRequestFilter {
     String state = changes.state();
     String mark = "W/\"" + state + "\"";
     response.setHeader(HttpHeaders.CACHE_CONTROL, "private, no-cache");
+    response.addHeader(HttpHeaders.VARY, HttpHeaders.ACCEPT_ENCODING);
     if (mark.equals(request.getHeader(HttpHeaders.IF_NONE_MATCH))) {
       response.setHeader(HttpHeaders.ETAG, mark);
       response.setStatus(HttpServletResponse.SC_NOT_MODIFIED);
@@ -101,8 +125,7 @@ class KeptAnswers extends OncePerRequestFilter {
     try {
       chain.doFilter(request, copy);
       if (copy.getStatus() == HttpServletResponse.SC_OK && copy.getContentType() != null) {
-        response.setHeader(HttpHeaders.ETAG, mark);
-        mine.complete(new Kept(copy.getContentType(), copy.getContentAsByteArray()));
+        mine.complete(Kept.of(copy.getContentType(), copy.getContentAsByteArray()));
       }
     } finally {
       // A refusal or a fault is nobody else's answer.
@@ -111,7 +134,11 @@ class KeptAnswers extends OncePerRequestFilter {
         kept.asMap().remove(key, mine);
       }
     }
-    copy.copyBodyToResponse();
+    if (mine.isCompletedExceptionally()) {
+      copy.copyBodyToResponse();
+    } else {
+      send(mine.join(), mark, request, response);
+    }
   }
 
   private static void wait(
@@ -128,9 +155,27 @@ class KeptAnswers extends OncePerRequestFilter {
       chain.doFilter(request, response);
       return;
     }
+    send(answer, mark, request, response);
+  }
+
+  private static void send(
+      Kept answer, String mark, HttpServletRequest request, HttpServletResponse response)
+      throws IOException {
     response.setHeader(HttpHeaders.ETAG, mark);
     response.setContentType(answer.type());
-    response.setContentLength(answer.body().length);
-    response.getOutputStream().write(answer.body());
+    byte[] body;
+    if (takesPacked(request)) {
+      response.setHeader(HttpHeaders.CONTENT_ENCODING, "gzip");
+      body = answer.packed();
+    } else {
+      body = answer.body();
+    }
+    response.setContentLength(body.length);
+    response.getOutputStream().write(body);
+  }
+
+  private static boolean takesPacked(HttpServletRequest request) {
+    String takes = request.getHeader(HttpHeaders.ACCEPT_ENCODING);
+    return takes != null && PACKED.matcher(takes).find();
   }
 }
