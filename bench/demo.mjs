@@ -6,13 +6,9 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { ROOT } from "./tell.mjs";
 
-/**
- * Its address once it says that it is ready, its folder, and how to stop it or to end it, which throws the
- * folder away; of this tree, or of another that was built.
- */
-export async function demo(tree = ROOT) {
-  const folder = mkdtempSync(join(tmpdir(), "shim-measured-"));
-  const shim = spawn("java", ["@app/java.args", "demo", "--port=0", `--data=${folder}`], { cwd: tree });
+/** Shim on a folder: its process, and its address once it says that it is ready. */
+async function started(tree, command, folder) {
+  const shim = spawn("java", ["@app/java.args", command, "--port=0", `--data=${folder}`], { cwd: tree });
   shim.stderr.on("data", (text) => process.stderr.write(text));
   const base = await new Promise((is, not) => {
     let said = "";
@@ -23,6 +19,16 @@ export async function demo(tree = ROOT) {
     });
     shim.on("exit", () => not(new Error("Shim did not start: run ./shim demo once")));
   });
+  return { shim, base };
+}
+
+/**
+ * Its address, its folder, how to stop it, to start it again (which tells its new address), and to end it, which
+ * throws the folder away; of this tree, or of another that was built.
+ */
+export async function demo(tree = ROOT) {
+  const folder = mkdtempSync(join(tmpdir(), "shim-measured-"));
+  let { shim, base } = await started(tree, "demo", folder);
   const stop = async () => {
     if (shim.exitCode !== null || shim.signalCode !== null) return;
     const ended = new Promise((is) => shim.once("exit", is));
@@ -33,6 +39,10 @@ export async function demo(tree = ROOT) {
     base,
     folder,
     stop,
+    async again() {
+      ({ shim, base } = await started(tree, "start", folder));
+      return base;
+    },
     async end() {
       await stop();
       rmSync(folder, { recursive: true, force: true });

@@ -1,20 +1,25 @@
 package shim.bench;
 
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Scanner;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import shim.core.drift.DriftRules;
@@ -26,26 +31,31 @@ import shim.core.engine.HeatState;
 import shim.core.engine.Position;
 import shim.core.engine.SheetCheck;
 import shim.core.fatigue.Limits;
-import shim.core.fatigue.SetHistory;
-import shim.core.fatigue.SetPrior;
 import shim.core.fatigue.Situation;
+import shim.core.fatigue.SpringOutlook;
+import shim.core.fatigue.SpringRecord;
 import shim.core.fatigue.SpringSet;
+import shim.core.fatigue.TestedSet;
+import shim.core.fatigue.TesterDay;
 import shim.core.lash.Growth;
 import shim.core.lash.LashRecord;
 import shim.core.lash.Reading;
 import shim.core.lash.ValveHistory;
 import shim.core.lash.WrittenRound;
-import tools.jackson.databind.JsonNode;
+import shim.core.running.EngineHours;
+import shim.core.running.PartHours;
+import shim.core.spring.SpringCheck;
+import shim.core.spring.SpringSheet;
+import shim.core.spring.SpringType;
+import shim.core.stats.Range;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * What a screen costs without an application around it: plain SQL for an engine's rows, and core's
- * work on them. Prints milliseconds an engine, as JSON, for bench/screens/growth.mjs.
+ * What a screen costs without an application around it: plain SQL for an engine's rows, and all of
+ * core's work on them. Asked line by line ({@code springs <engine>}), for bench/screens/growth.mjs
+ * to ask it in turns with Shim; answers in milliseconds.
  */
 public final class BareScreens {
-  private static final int WARM_UP = 10;
-  private static final int ASKED = 7;
-
   private final Connection db;
   private final UUID engineId;
   private final Engine engine;
@@ -57,51 +67,47 @@ public final class BareScreens {
   }
 
   /**
-   * @param args a data folder in which no Shim works, and engines in it
+   * @param args a data folder in which no Shim works
    */
   public static void main(String[] args) throws Exception {
-    List<String> told = new ArrayList<>();
     try (Connection db =
-        DriverManager.getConnection("jdbc:h2:file:" + Path.of(args[0], "shim"), "shim", "")) {
-      for (String id : List.of(args).subList(1, args.length)) {
-        BareScreens of = new BareScreens(db, UUID.fromString(id));
-        double drift = time(of::drift);
-        double springs = time(of::springs);
-        told.add(
-            String.format(Locale.ROOT, "{\"lash-drift\":%.2f,\"springs\":%.2f}", drift, springs));
+            DriverManager.getConnection("jdbc:h2:file:" + Path.of(args[0], "shim"), "shim", "");
+        Scanner asked = new Scanner(System.in, StandardCharsets.UTF_8)) {
+      while (asked.hasNext()) {
+        String what = asked.next();
+        UUID id = UUID.fromString(asked.next());
+        System.out.printf(Locale.ROOT, "%.3f%n", millis(db, what, id));
       }
     }
-    System.out.println("[" + String.join(",", told) + "]");
   }
 
-  private interface Work {
-    Object doIt() throws SQLException;
+  private static double millis(Connection db, String what, UUID id) throws SQLException {
+    long from = System.nanoTime();
+    BareScreens of = new BareScreens(db, id);
+    Object answer =
+        switch (what) {
+          case "springs" -> of.springs();
+          case "lash-drift" -> of.drift();
+          default -> throw new IllegalArgumentException(what);
+        };
+    if (answer.hashCode() == 0) {
+      throw new IllegalStateException("an answer that says nothing");
+    }
+    return (System.nanoTime() - from) / 1e6;
   }
 
   private interface Row<T> {
     T of(ResultSet row) throws SQLException;
   }
 
-  private static double time(Work work) throws SQLException {
-    double[] millis = new double[ASKED];
-    for (int i = -WARM_UP; i < ASKED; i++) {
-      long from = System.nanoTime();
-      Object answer = work.doIt();
-      if (i >= 0) {
-        millis[i] = (System.nanoTime() - from) / 1e6;
-      }
-      if (answer.hashCode() == 0) {
-        throw new IllegalStateException("an answer that says nothing");
-      }
-    }
-    Arrays.sort(millis);
-    return millis[ASKED / 2];
+  private static final JsonMapper JSON = new JsonMapper();
+
+  private static <T> T document(String stored, Class<T> type) {
+    return JSON.treeToValue(JSON.readTree(stored).path("document"), type);
   }
 
   private static Engine sheet(String stored) {
-    JsonMapper json = new JsonMapper();
-    JsonNode document = json.readTree(stored).path("document");
-    return SheetCheck.check(json.treeToValue(document, EngineSheet.class)).engine().orElseThrow();
+    return SheetCheck.check(document(stored, EngineSheet.class)).engine().orElseThrow();
   }
 
   private <T> List<T> rows(String sql, Row<T> read) throws SQLException {
@@ -197,45 +203,142 @@ public final class BareScreens {
     return figure == null ? OptionalDouble.empty() : OptionalDouble.of(figure);
   }
 
-  private record Read(double hours, String spring, double loadLbf) {}
+  /** A spring that is in the engine, and its valve. */
+  private record Here(String spring, Position valve) {}
 
-  private List<?> springs() throws SQLException {
-    List<String> fitted =
+  /** What is said of a spring, and its loss after each coming event. */
+  private record Told(SpringOutlook outlook, List<Range> losses) {}
+
+  private List<Told> springs() throws SQLException {
+    EngineHours clock = hours();
+    SpringRecord record = new SpringRecord(members(), tests());
+    Map<String, SpringType> types = new HashMap<>();
+    for (String[] t :
         rows(
-            "select spring_id from spring_fitting where engine_id = ? and to_hours is null",
-            r -> r.getString(1));
-    Map<String, List<Read>> tests = new LinkedHashMap<>();
-    rows(
-        "select t.id, t.engine_hours, r.spring_id, r.load_lbf from spring_test t"
-            + " join spring_reading r on r.test_id = t.id"
-            + " join spring_fitting f on f.spring_id = r.spring_id and f.to_hours is null"
-            + " where t.engine_id = ? and r.member = 'WHOLE' order by t.started_at, r.taken_at",
-        r ->
-            tests
-                .computeIfAbsent(r.getString(1), x -> new ArrayList<>())
-                .add(new Read(r.getDouble(2), r.getString(3), r.getDouble(4))));
-    SetHistory history =
-        new SetHistory(
-            fitted.stream().map(s -> new SetHistory.Member(s, Optional.empty())).toList(),
-            tests.values().stream().map(BareScreens::test).toList());
-    SpringSet set = SpringSet.of(history, SetPrior.USUAL);
-    double last =
-        tests.values().stream().flatMap(List::stream).mapToDouble(Read::hours).max().orElseThrow();
-    return fitted.stream()
+            "select id, sheet from spring_type where id in (select s.type_id from spring s"
+                + " join spring_fitting f on f.spring_id = s.id where f.engine_id = ?)",
+            r -> new String[] {r.getString(1), r.getString(2)})) {
+      types.put(t[0], SpringCheck.check(document(t[1], SpringSheet.class)).type().orElseThrow());
+    }
+    Map<String, SpringSet> solved =
+        record.sets(types::get).stream()
+            .collect(Collectors.toMap(TestedSet::typeId, TestedSet::solved));
+    Map<String, SpringRecord.Spring> byId = record.byId();
+    List<Double> planned =
+        clock.coming().stream().map(c -> c.event().orElseThrow().plannedHours()).toList();
+    return rows(
+            "select spring_id, valve from spring_fitting where engine_id = ? and to_hours is null",
+            r -> new Here(r.getString(1), Position.parse(r.getString(2))))
+        .stream()
         .map(
-            s ->
-                set.judge(
-                    new Situation(s, last, List.of(1.0), false, Optional.empty()), Limits.USUAL))
+            h -> {
+              SpringRecord.Spring spring = byId.get(h.spring());
+              double now = spring.life().in(engineId.toString(), clock.now());
+              SpringSet set = solved.get(spring.type());
+              return new Told(
+                  set.judge(
+                      new Situation(h.spring(), now, planned, false, record.batchBroke(h.spring())),
+                      Limits.USUAL),
+                  clock.coming().stream()
+                      .map(c -> set.loss(h.spring(), now + c.toHours() - clock.now()))
+                      .toList());
+            })
         .toList();
   }
 
-  private static SetHistory.Test test(List<Read> reads) {
-    Map<String, List<Double>> loads = new LinkedHashMap<>();
-    reads.forEach(r -> loads.computeIfAbsent(r.spring(), x -> new ArrayList<>()).add(r.loadLbf()));
-    return new SetHistory.Test(
-        Optional.empty(),
-        loads.entrySet().stream()
-            .map(e -> SetHistory.Read.once(e.getKey(), reads.get(0).hours(), e.getValue()))
-            .toList());
+  private EngineHours hours() throws SQLException {
+    return EngineHours.of(
+        rows(
+            "select id, name, on_date, planned_hours, run_hours from race_event where engine_id = ?",
+            r ->
+                new EngineHours.Event(
+                    r.getString(1),
+                    r.getString(2),
+                    r.getObject(3, LocalDate.class),
+                    r.getDouble(4),
+                    maybe((Double) r.getObject(5)))),
+        rows(
+            "select on_date, minutes, event_id from race_run where engine_id = ?",
+            r ->
+                new EngineHours.Run(
+                    r.getObject(1, LocalDate.class),
+                    r.getDouble(2),
+                    Optional.ofNullable(r.getString(3)))),
+        rows(
+                "select max(h) from (select engine_id, engine_hours h from lash_round union all"
+                    + " select engine_id, engine_hours from spring_test union all"
+                    + " select engine_id, from_hours from spring_fitting) where engine_id = ?",
+                r -> r.getDouble(1))
+            .stream()
+            .mapToDouble(Double::doubleValue));
+  }
+
+  private static final String EVER_IN =
+      " in (select spring_id from spring_fitting where engine_id = ?)";
+
+  private List<SpringRecord.Spring> members() throws SQLException {
+    Map<String, List<PartHours.Fitting>> stays = new HashMap<>();
+    rows(
+        "select spring_id, engine_id, from_hours, to_hours from spring_fitting where spring_id"
+            + EVER_IN
+            + " order by fitted_at",
+        r ->
+            stays
+                .computeIfAbsent(r.getString(1), x -> new ArrayList<>())
+                .add(
+                    new PartHours.Fitting(
+                        r.getString(2), r.getDouble(3), maybe((Double) r.getObject(4)))));
+    return rows(
+        "select id, mark, type_id, batch, broke_at_hours, hours_before from spring where id"
+            + EVER_IN,
+        r ->
+            new SpringRecord.Spring(
+                r.getString(1),
+                r.getString(2),
+                r.getString(3),
+                Optional.ofNullable(r.getString(4)),
+                maybe((Double) r.getObject(5)),
+                new PartHours(r.getDouble(6), stays.getOrDefault(r.getString(1), List.of()))));
+  }
+
+  private List<SpringRecord.Test> tests() throws SQLException {
+    Map<String, List<TesterDay.Check>> checks = new HashMap<>();
+    rows(
+        "select c.test_id, c.known_lbf, c.load_lbf, c.side from check_reading c join spring_test t"
+            + " on t.id = c.test_id where t.engine_id = ? order by c.taken_at",
+        r ->
+            checks
+                .computeIfAbsent(r.getString(1), x -> new ArrayList<>())
+                .add(
+                    new TesterDay.Check(
+                        r.getDouble(2), r.getDouble(3), TesterDay.Side.valueOf(r.getString(4)))));
+    Map<String, List<SpringRecord.Load>> loads = new HashMap<>();
+    rows(
+        "select test_id, spring_id, valve, height_in, load_lbf, member, again from spring_reading"
+            + " where spring_id"
+            + EVER_IN
+            + " order by taken_at",
+        r ->
+            loads
+                .computeIfAbsent(r.getString(1), x -> new ArrayList<>())
+                .add(
+                    new SpringRecord.Load(
+                        r.getString(2),
+                        Objects.requireNonNullElse(r.getString(3), ""),
+                        r.getDouble(4),
+                        r.getDouble(5),
+                        r.getString(6).equals("WHOLE"),
+                        r.getBoolean(7))));
+    return rows(
+        "select id, engine_id, engine_hours, state from spring_test where engine_id = ?"
+            + " order by started_at",
+        r ->
+            new SpringRecord.Test(
+                r.getString(1),
+                r.getString(2),
+                r.getDouble(3),
+                HeatState.valueOf(r.getString(4)),
+                checks.getOrDefault(r.getString(1), List.of()),
+                loads.getOrDefault(r.getString(1), List.of())));
   }
 }
