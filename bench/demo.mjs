@@ -88,3 +88,9 @@ export async function engineAndRound(base) {
   );
   return { engine, round };
 }
+
+/** Turns a round's crank on a little at each call: a change of the records, and a small one. */
+export function cranked(base, round) {
+  let crank = 0;
+  return () => put(`${base}/api/rounds/${round}/crank`, { crankDeg: (crank += 10) % 720, by: "KV" });
+}

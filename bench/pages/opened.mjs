@@ -2,9 +2,9 @@
 // A processor four times slower; a line of 1.6 Mbit/s on which each call waits 150 ms.
 //   node bench/pages/opened.mjs [--write]      the last keeps the table in docs/bench/opened.md
 import puppeteer from "puppeteer-core";
-import { demo } from "../demo.mjs";
+import { demo, engineAndRound } from "../demo.mjs";
 import { at, middle, tell } from "../tell.mjs";
-import { CHROMIUM, pages } from "./pages.mjs";
+import { CHROMIUM } from "./pages.mjs";
 
 const TIMES = 5;
 const SLOWER = 4;
@@ -76,11 +76,10 @@ async function once(base, engine, round) {
 
 const { base, end } = await demo();
 try {
-  const { round, springs } = await pages(base);
-  // Its own page leads to the round that is open.
-  const engine = springs.replace(/\/springs$/, "");
+  const { engine, round } = await engineAndRound(base);
   const all = [];
-  while (all.length < TIMES) all.push(await once(base, engine, round));
+  // The engine's own page leads to the round that is open.
+  while (all.length < TIMES) all.push(await once(base, `/engines/${engine}`, `/rounds/${round}`));
   const seconds = (ms) => `${(ms / 1000).toFixed(1)} s`;
   const rows = ["first visit", "later visit", "link pressed in Shim"].map((what, i) => {
     const took = all.map((t) => t[i]);

@@ -1,7 +1,7 @@
 // Eight devices that poll a round while one writes to it, beside one device alone: a minute of the one, a minute of the
 // other, in turns, so that what the machine does besides falls on both.
 //   node bench/screens/devices.mjs [--minutes=10] [--write]      the last keeps the table in docs/bench/devices.md
-import { demo, engineAndRound, put, timed } from "../demo.mjs";
+import { cranked, demo, engineAndRound, timed } from "../demo.mjs";
 import { at, tell } from "../tell.mjs";
 
 const MINUTES = Number(/--minutes=(\d+)/.exec(process.argv.join(" "))?.[1] ?? 10);
@@ -14,8 +14,7 @@ const { base, end } = await demo();
 const { round } = await engineAndRound(base);
 const pause = (ms) => new Promise((is) => setTimeout(is, ms));
 
-let crank = 0;
-const change = () => put(`${base}/api/rounds/${round}/crank`, { crankDeg: (crank += 10) % 720, by: "KV" });
+const change = cranked(base, round);
 
 /** Devices that ask for the round every two seconds for a minute; how long each answer took. */
 async function minuteOf(count) {

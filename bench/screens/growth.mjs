@@ -117,14 +117,14 @@ const LEAST = {
   readiness: ["springs", "lash-drift"],
 };
 
-/** A screen asked of Shim and without it, in turns: the middle of each, and of their ratios. */
+/** A screen asked of Shim and without it, in turns: the middle of the least, and of the ratios. */
 async function beside(screen, engine) {
   const pairs = [];
   while (pairs.length < WARM_UP + PAIRS) {
     const shim = await computed(`${anew}/api/engines/${engine}/${screen}`);
     let least = 0;
     for (const part of LEAST[screen]) least += await bare.ask(part, engine);
-    pairs.push({ shim, least, times: shim / least });
+    pairs.push({ least, times: shim / least });
   }
   const of = (what) => middle(pairs.slice(WARM_UP).map((p) => p[what]));
   return `${of("least").toFixed(1)} | ${of("times").toFixed(1)}`;

@@ -1,6 +1,6 @@
 // Asks a demo for what its screens show: right after a change, again, and as a poll that has the answer already.
 //   node bench/screens/measure.mjs [--write]      the last keeps the table in docs/bench/screens.md
-import { demo, engineAndRound, put, timed } from "../demo.mjs";
+import { cranked, demo, engineAndRound, timed } from "../demo.mjs";
 import { middle, tell } from "../tell.mjs";
 
 const TIMES = 15;
@@ -9,8 +9,7 @@ const { engine, round } = await engineAndRound(base);
 
 const ms = (x) => x.toFixed(1);
 
-let crank = 0;
-const change = () => put(`${base}/api/rounds/${round}/crank`, { crankDeg: (crank += 10) % 720, by: "KV" });
+const change = cranked(base, round);
 
 const SCREENS = ["hours", "lash-history", "readiness", "springs", "lifters", "lash-drift", "cam"].map(
   (s) => `/api/engines/${engine}/${s}`,

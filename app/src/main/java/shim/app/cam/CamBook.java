@@ -229,7 +229,7 @@ public class CamBook {
   /** Keeps a lift table that is believed. */
   public void putLobe(UUID id, LobeTableSheet sheet, String hand) {
     Engine engine = engines.get(sheet.engineId()).engine();
-    tables.smooth(sheet, engine);
+    tables.lobe(sheet, engine);
     Integer version =
         sheets
             .of(id.toString(), Documents.Kind.LOBE_TABLE, LobeTableSheet.class)
@@ -265,7 +265,7 @@ public class CamBook {
   public void use(UUID lobeId, String hand) {
     LobeTableSheet table = lobe(lobeId);
     Engines.Stored stored = engines.get(table.engineId());
-    SmoothLobe lobe = tables.smooth(table, stored.engine());
+    SmoothLobe lobe = tables.lobe(table, stored.engine()).smooth();
     int half = (int) Math.ceil(Math.max(-first(lobe), last(lobe)) / KEPT_STEP_DEG) * KEPT_STEP_DEG;
     List<Double> lifts =
         IntStream.rangeClosed(0, 2 * half / KEPT_STEP_DEG)

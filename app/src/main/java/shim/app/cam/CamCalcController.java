@@ -36,7 +36,6 @@ import shim.core.engine.Engine;
 import shim.core.engine.EngineSheet;
 import shim.core.engine.Position;
 import shim.core.engine.ValveKind;
-import shim.core.lobe.LiftTable;
 import shim.core.lobe.SmoothLobe;
 import shim.core.spring.LoadCurve;
 import shim.core.spring.RoundWire;
@@ -274,8 +273,7 @@ class CamCalcController {
   /** Finds the engine speed at which a spring loses hold of its valve. */
   @PostMapping("/api/calc/cam/float")
   FloatFound floats(@RequestBody FloatAsked a) {
-    SmoothLobe lobe =
-        new SmoothLobe(new LiftTable(tables.column(a.csv(), 0, a.camDegrees())), a.perLobe());
+    SmoothLobe lobe = tables.lobe(tables.column(a.csv(), 0, a.camDegrees()), a.perLobe()).smooth();
     TrainAsked t = a.train();
     FloatMargin margin =
         new FloatMargin(

@@ -269,20 +269,20 @@ public class CamReader {
   private List<LobeView> lobes(Engines.Stored stored, Engine engine) {
     CamBench bench = CamBook.benchOf(stored.sheet());
     Map<UUID, LobeTableSheet> kept = book.lobes(stored.id(), engine);
-    Map<UUID, SmoothLobe> smoothed = new LinkedHashMap<>();
-    kept.forEach((id, l) -> smoothed.put(id, tables.smooth(l, engine)));
+    Map<UUID, LobeTables.Lobe> lobes = new LinkedHashMap<>();
     Map<String, SmoothLobe> designs = new HashMap<>();
-    smoothed.forEach(
-        (id, smooth) -> {
-          LobeTableSheet l = Objects.requireNonNull(kept.get(id));
+    kept.forEach(
+        (id, l) -> {
+          LobeTables.Lobe lobe = tables.lobe(l, engine);
+          lobes.put(id, lobe);
           if (l.design()) {
-            designs.put(l.valve(), smooth);
+            designs.put(l.valve(), lobe.smooth());
           }
         });
     List<LobeView> all = new ArrayList<>();
     kept.forEach(
         (id, l) -> {
-          SmoothLobe smooth = Objects.requireNonNull(smoothed.get(id));
+          LobeTables.Lobe lobe = Objects.requireNonNull(lobes.get(id));
           all.add(
               new LobeView(
                   id,
@@ -290,13 +290,13 @@ public class CamReader {
                   Position.parse(l.valve()),
                   l.design(),
                   l.engineHours(),
-                  LobeTables.figures(l, smooth),
+                  lobe.figures(),
                   l.design()
                       ? null
                       : Optional.ofNullable(designs.get(l.valve()))
-                          .map(d -> smooth.curve().differsIn(d.curve()))
+                          .map(d -> lobe.smooth().curve().differsIn(d.curve()))
                           .orElse(null),
-                  lsaDeg(kept, smoothed, id),
+                  lsaDeg(kept, lobes, id),
                   inUse(bench, l)));
         });
     return all;
@@ -304,7 +304,7 @@ public class CamReader {
 
   /** Of the same cylinder's other lobe, taken in under the same name. */
   private static @Nullable Double lsaDeg(
-      Map<UUID, LobeTableSheet> kept, Map<UUID, SmoothLobe> smoothed, UUID id) {
+      Map<UUID, LobeTableSheet> kept, Map<UUID, LobeTables.Lobe> lobes, UUID id) {
     LobeTableSheet own = Objects.requireNonNull(kept.get(id));
     Position valve = Position.parse(own.valve());
     for (Map.Entry<UUID, LobeTableSheet> e : kept.entrySet()) {
@@ -313,8 +313,8 @@ public class CamReader {
           && other.kind() != valve.kind()
           && e.getValue().design() == own.design()
           && e.getValue().name().equals(own.name())) {
-        double here = Objects.requireNonNull(smoothed.get(id)).centreDeg();
-        double there = Objects.requireNonNull(smoothed.get(e.getKey())).centreDeg();
+        double here = Objects.requireNonNull(lobes.get(id)).smooth().centreDeg();
+        double there = Objects.requireNonNull(lobes.get(e.getKey())).smooth().centreDeg();
         boolean intake = valve.kind() == ValveKind.INTAKE;
         return Maybe.orNull(Separation.lsaDeg(intake ? there : here, intake ? here : there));
       }

@@ -209,7 +209,7 @@ class Floats {
       double top) {
     double ratio = engine.drive().ratio(kind);
     double lash = engine.lash().targetIn(kind);
-    SmoothLobe lobe = tables.smooth(table, engine);
+    SmoothLobe lobe = tables.lobe(table, engine).smooth();
     return new Laid(
         new FloatMargin(lobe, ratio, lash, train),
         ratio,

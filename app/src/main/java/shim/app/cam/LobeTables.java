@@ -25,12 +25,14 @@ class LobeTables {
   private static final double DRAWN_DEG = 4;
   private static final int KEPT = 64;
 
-  /** All that a smooth lobe is made of. */
-  private record Measured(List<Double> crankDeg, List<Double> dialIn, double perLobe) {}
+  /** All that a lobe is made of. */
+  private record Measured(List<LiftTable.Point> points, double perLobe) {}
+
+  /** A lobe smoothed, and what it says. */
+  record Lobe(SmoothLobe smooth, LobeFigures figures) {}
 
   private final LiftCsv csv;
-  private final Cache<Measured, SmoothLobe> smoothed =
-      Caffeine.newBuilder().maximumSize(KEPT).build();
+  private final Cache<Measured, Lobe> lobes = Caffeine.newBuilder().maximumSize(KEPT).build();
 
   LobeTables(LiftCsv csv) {
     this.csv = csv;
@@ -45,13 +47,8 @@ class LobeTables {
             c -> {
               List<LiftTable.Point> points = crank(c.points(), camDegrees);
               try {
-                LiftTable table = new LiftTable(points);
                 return new ColumnSeen(
-                    c.name(),
-                    c.mm(),
-                    points.size(),
-                    figures(table, new SmoothLobe(table, perLobe), points.size()),
-                    null);
+                    c.name(), c.mm(), points.size(), lobe(points, perLobe).figures(), null);
               } catch (IllegalArgumentException e) {
                 return new ColumnSeen(
                     c.name(), c.mm(), points.size(), null, String.valueOf(e.getMessage()));
@@ -75,33 +72,36 @@ class LobeTables {
         : points;
   }
 
-  /**
-   * A lift table as the smooth lobe it is, smoothed once and not again for each change to the
-   * engine; refused in words where it is none.
-   */
-  SmoothLobe smooth(LobeTableSheet sheet, Engine engine) {
+  /** A kept lift table as the lobe it is; refused in words where it is none. */
+  Lobe lobe(LobeTableSheet sheet, Engine engine) {
     BenchSums.valve(sheet.valve(), engine);
     if (sheet.crankDeg().size() != sheet.dialIn().size()) {
       throw Refusal.invalid("table", "there are more angles than lifts, or fewer");
     }
+    List<LiftTable.Point> points =
+        IntStream.range(0, sheet.crankDeg().size())
+            .mapToObj(i -> new LiftTable.Point(sheet.crankDeg().get(i), sheet.dialIn().get(i)))
+            .toList();
     try {
-      return smoothed.get(
-          new Measured(sheet.crankDeg(), sheet.dialIn(), sheet.perLobe()),
-          m -> new SmoothLobe(table(sheet), m.perLobe()));
+      return lobe(points, sheet.perLobe());
     } catch (IllegalArgumentException e) {
       throw Refusal.invalid("table", String.valueOf(e.getMessage()));
     }
   }
 
-  private static LiftTable table(LobeTableSheet sheet) {
-    return new LiftTable(
-        IntStream.range(0, sheet.crankDeg().size())
-            .mapToObj(i -> new LiftTable.Point(sheet.crankDeg().get(i), sheet.dialIn().get(i)))
-            .toList());
-  }
-
-  static LobeFigures figures(LobeTableSheet sheet, SmoothLobe smooth) {
-    return figures(table(sheet), smooth, sheet.crankDeg().size());
+  /**
+   * Smoothed once: not again when what was looked at is kept, nor for each change to the engine.
+   *
+   * @throws IllegalArgumentException saying why the readings are no lobe
+   */
+  Lobe lobe(List<LiftTable.Point> points, double perLobe) {
+    return lobes.get(
+        new Measured(points, perLobe),
+        m -> {
+          LiftTable table = new LiftTable(m.points());
+          SmoothLobe smooth = new SmoothLobe(table, m.perLobe());
+          return new Lobe(smooth, figures(table, smooth, m.points().size()));
+        });
   }
 
   private static LobeFigures figures(LiftTable table, SmoothLobe smooth, int rows) {
